@@ -54,6 +54,7 @@ class KeptForm {
     draft.typed.filter(([, , ticked]) => ticked !== false).forEach(([name, value]) => put(name, value));
     draft.keys.forEach(([name, value]) => put(name, value));
     put("do", "show");
+    this.form.action = this.form.dataset.show || this.form.action;
     window.sessionStorage.setItem("laid out", this.base);
     this.form.submit();
   }

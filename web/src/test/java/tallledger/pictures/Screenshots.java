@@ -63,7 +63,7 @@ public final class Screenshots {
                     page.fill("#name", "Kestrel 12");
                     page.fill("#list", "31.5 45 63 90 125 180 250 355 500 710 1000 1400");
                     page.fill("#counted", "3 and 4");
-                    page.click("button[value=find]");
+                    page.click("button[formaction$='speeds/find']");
                     Browser.settle(page);
                     page.evaluate("document.querySelector('.finder').scrollIntoView()");
                 }

@@ -181,10 +181,10 @@ class BadInputTest {
         page.fill("[name='stage1.name']", "range");
         page.fill("[name='stage1.positions']", "A B");
         page.fill("#author", "Q");
-        page.click("button[value=layout]");
+        page.click("button[formaction$='speeds/layout']");
         Browser.settle(page);
         page.fill("#cell0", "1OO");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         Browser.settle(page);
         assertThat(page.locator("#wrong-cell0").innerText()).contains("letter where a digit belongs");
         assertThat(page.locator("#wrong-cell1").innerText()).contains("Empty");
@@ -198,12 +198,13 @@ class BadInputTest {
         Http http = new Http(app);
         String many = IntStream.range(0, 65).mapToObj(i -> "p" + i).collect(Collectors.joining(" "));
         Map<String, String> form = http.form("/machines/new", "/machines");
-        String[] rows = {"name", "Wide", "author", "Q", "family", "LATHE", "unit", "MM", "do", "layout", "stage0.name", "a", "stage0.kind",
+        String[] rows = {"name", "Wide", "author", "Q", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
                 "GEAR",
                 "stage0.shifting", "UNKNOWN", "stage0.positions", many, "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting",
                 "UNKNOWN",
                 "stage1.positions", many};
-        assertThat(http.post("/machines", form, rows).body()).contains("has 65 positions; up to 16 are handled").contains(many);
+        assertThat(http.post("/machines/new/speeds/layout", form, rows).body()).contains("has 65 positions; up to 16 are handled")
+                .contains(many);
     }
 
     @Test
@@ -215,15 +216,15 @@ class BadInputTest {
         page.fill("[name='stage1.positions']", "A B");
         page.fill("[name='stage2.name']", "gear");
         page.fill("[name='stage2.positions']", "1 2");
-        page.click("button[value=layout]");
+        page.click("button[formaction$='speeds/layout']");
         Browser.settle(page);
         page.fill("#pasted", "range,gear,rpm\nA,1,50\nA,1,60\n");
-        page.click("button[value=paste]");
+        page.click("button[formaction$='speeds/paste']");
         Browser.settle(page);
         assertThat(page.locator("#wrong-pasted").innerText()).contains("A 1 is given twice");
         assertThat(page.inputValue("#pasted")).contains("A,1,60");
         page.fill("#pasted", "\t1\t2\nA\t50\t100\nB\t200\t400");
-        page.click("button[value=paste]");
+        page.click("button[formaction$='speeds/paste']");
         Browser.settle(page);
         assertThat(page.inputValue("#cell3")).isEqualTo("400");
         assertThat(page.inputValue("#cell0")).isEqualTo("50");
@@ -240,13 +241,13 @@ class BadInputTest {
         for (Browser browser : new Browser[] {one, two}) {
             browser.page().fill("#author", "Q");
             browser.page().fill("#seenAt", browser == one ? "shed one" : "shed two");
-            browser.page().click("button[value=save]");
+            browser.page().click(".closing button.is-ink");
             Browser.settle(browser.page());
         }
         assertThat(two.text()).contains("Somebody else changed this machine while you typed");
         assertThat(two.page().inputValue("#seenAt")).isEqualTo("shed two");
         assertThat(app.bean(SurveyLibrary.class).machine(machine).description().identity().seenAt()).isEqualTo("shed one");
-        two.page().click("button[value=save]");
+        two.page().click(".closing button.is-ink");
         two.page().waitForSelector("#open-survey");
         assertThat(app.bean(SurveyLibrary.class).machine(machine).version()).isEqualTo(3);
     }

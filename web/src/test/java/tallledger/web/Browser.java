@@ -43,7 +43,8 @@ public final class Browser {
 
     public static synchronized Browser open(int width, int height, boolean script) {
         if (browser == null) {
-            Path chromium = Stream.of("/usr/bin/chromium", "/usr/bin/chromium-browser").map(Path::of).filter(Files::exists)
+            Path chromium = Stream.of("/usr/bin/chromium-headless-shell", "/usr/bin/chromium", "/usr/bin/chromium-browser").map(Path::of)
+                    .filter(Files::exists)
                     .findFirst().orElseThrow(() -> new IllegalStateException("Chromium is missing; bin/test says how to install it"));
             Playwright playwright = Playwright.create(new Playwright.CreateOptions()
                     .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));

@@ -41,10 +41,10 @@ class DescribeTest {
         if (counted != null) {
             type(page, "#counted", counted, keys);
         }
-        press(page, "button[value=find]", keys);
+        press(page, "button[formaction$='speeds/find']", keys);
         press(page, ".offer:has(b:text-is('" + use + "')) button", keys);
         type(page, "#author", "Q", keys);
-        press(page, "button[value=save]", keys);
+        press(page, ".closing button.is-ink", keys);
         page.waitForSelector("#open-survey");
         press(page, "#open-survey button", keys);
         page.waitForURL("**/run");
@@ -92,7 +92,7 @@ class DescribeTest {
                 "1/0 45", "is no number above nought");
         wrong.forEach((list, says) -> {
             page.fill("#list", list);
-            page.click("button[value=find]");
+            page.click("button[formaction$='speeds/find']");
             Browser.settle(page);
             assertThat(page.locator("#wrong-list").innerText().replace('\u00a0', ' ')).contains(says);
             assertThat(page.inputValue("#list")).isEqualTo(list);
@@ -102,11 +102,11 @@ class DescribeTest {
         Map.of(1_000, "1,000 lines; a machine has up to 400 speeds", 2_000, "8,889 characters; up to 4,000 are read")
                 .forEach((lines, says) -> {
                     String many = IntStream.range(0, lines).mapToObj(String::valueOf).collect(Collectors.joining("\n"));
-                    assertThat(http.post("/machines", http.form("/machines/new", "/machines"), "do", "find", "list", many).body())
+                    assertThat(http.post("/machines/new/speeds/find", http.form("/machines/new", "/machines"), "list", many).body())
                             .contains(says).contains(many.substring(0, 100));
                 });
         page.fill("#list", IntStream.range(0, 27).mapToObj(i -> String.valueOf(13 + i * i + i * 7 % 11)).collect(Collectors.joining(" ")));
-        page.click("button[value=find]");
+        page.click("button[formaction$='speeds/find']");
         Browser.settle(page);
         assertThat(page.locator(".offers").innerText()).contains("No levers that multiply explain these 27 speeds");
     }
@@ -124,7 +124,7 @@ class DescribeTest {
         page.fill("#name", "Told");
         page.fill("#said", "18 speeds; travels 36 x 10 x 16 in\ncollets 1 to 16 by 0.5\nnext to no backlash\nalles läuft");
         page.selectOption("#saidBy", "FORMER_OPERATOR");
-        page.click("button[value=split]");
+        page.click("button[formaction$='claims/split']");
         Browser.settle(page);
         List<String> values = IntStream.range(0, 7).mapToObj(i -> page.inputValue("[name='claim" + i + ".value']")).toList();
         assertThat(values).containsExactly("18", "36 in", "10 in", "16 in", "1 to 16 by 0.5", "next to no backlash", "alles läuft");
@@ -134,11 +134,11 @@ class DescribeTest {
         page.fill("#author", "Q");
         page.click("#moves summary");
         page.locator("label:has([name='axis0.abilities'][value='RAPID'])").click();
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         Browser.settle(page);
         assertThat(page.locator("[id='wrong-claim5.testedBy']").innerText()).contains("No step of this machine is called “No such step”");
         page.fill("[name='claim5.testedBy']", "Table: backlash");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         page.waitForSelector("#open-survey");
         assertThat(browser.text()).contains("former operator");
         page.click("#open-survey button");
@@ -159,7 +159,7 @@ class DescribeTest {
         page.selectOption("#family", "LATHE");
         page.waitForSelector(".live .note:has-text('another family')");
         page.click("#moves summary");
-        page.click("button[value=usual]");
+        page.click("button[formaction$='axes/usual']");
         Browser.settle(page);
         assertThat(page.inputValue("[name='axis0.name']")).isEqualTo("carriage");
         assertThat(browser.complaints()).isEmpty();
@@ -203,19 +203,19 @@ class DescribeTest {
     void threadsByLeversAreFoundLikeFeeds() {
         Http http = new Http(APP);
         Map<String, String> form = http.form("/machines/new?start=geared-head-lathe", "/machines");
-        String offers = http.post("/machines", form, "do", "threadfind", "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5").body();
-        assertThat(offers).contains("value=\"threaduse0\"", "3 × 4");
-        String taken = http.post("/machines", form, "do", "threaduse0", "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5",
+        String offers = http.post("/machines/new/threads/find", form, "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5").body();
+        assertThat(offers).contains("/machines/new/threads/offers/0", "3 × 4");
+        String taken = http.post("/machines/new/threads/offers/0", form, "threadlist", "8 9 10 11\n16 18 20 22\n4 4.5 5 5.5",
                 "threadCounted", "PER_INCH").body();
         assertThat(taken).contains("name=\"threadcell0\" id=\"threadcell0\"", "value=\"5.5\"", "Thread at A 1");
-        assertThat(http.post("/machines", form, "do", "threadlayout", "threadLevers", "no colon").body()).contains("wrong-threadLevers");
+        assertThat(http.post("/machines/new/threads/layout", form, "threadLevers", "no colon").body()).contains("wrong-threadLevers");
     }
 
     @Test
     void theRestAreUnreadIsOneKeyAndCostsOneLine() {
         Http http = new Http(APP);
         Map<String, String> form = http.form("/machines/new", "/machines");
-        String body = http.post("/machines", form, "name", "Half read", "author", "Q", "do", "unread", "stage1.name", "range",
+        String body = http.post("/machines/new/speeds/unread", form, "name", "Half read", "author", "Q", "stage1.name", "range",
                 "stage1.kind", "GEAR", "stage1.shifting",
                 "UNKNOWN", "stage1.positions", "A B C", "stage2.name", "gear", "stage2.kind", "GEAR", "stage2.shifting", "UNKNOWN",
                 "stage2.positions", "1..4", "shape", "A B C|1 2 3 4", "cell0", "31.5", "cell1", "45", "cell4", "125").body();

@@ -59,11 +59,11 @@ class MovementScreensTest {
         page.navigate(app.url("/machines/" + machine + "/fitout"));
         String lede = page.locator(".lede").innerText();
         page.locator("input[name='axis0.abilities'][value=RAPID]").uncheck();
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         page.waitForSelector("#wrong-axis0\\.rapid");
         assertThat(page.locator("#wrong-axis0\\.rapid").innerText()).contains("“table” has a rapid rate but no rapid");
         page.fill("[name='axis0.rapid']", "");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         page.waitForURL("**/machines/" + machine);
         page.navigate(app.url("/machines/" + machine + "/fitout"));
         int before = Integer.parseInt(lede.replaceAll("(?s).*: (\\d+) steps.*", "$1"));

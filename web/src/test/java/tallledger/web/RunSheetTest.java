@@ -132,7 +132,7 @@ class RunSheetTest {
         page.navigate(app.url("/machines/" + machine + "/drive"));
         page.fill("#author", "Q");
         page.fill("#cell0", "165");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         Browser.settle(page);
         String step = app.url("/surveys/" + survey + "/run?step=" + before.folded().steps().get(0).key());
         page.navigate(step);

@@ -67,21 +67,21 @@ class SpindleDriveTest {
             "INVERTER|20 80|lowest, highest and plate frequency"})
     void nonsenseInAStageIsRefusedAtItsRow(String kind, String values, String message) {
         Http http = new Http(app);
-        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
+        String[] rows = {"author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
                 kind,
                 "stage0.shifting", "UNKNOWN", "stage0.positions", message.contains("2 positions") ? "1 2" : "1", "stage0.values", values};
-        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body()).contains(message)
+        assertThat(http.post("/machines/new/speeds/layout", http.form("/machines/new", "/machines"), rows).body()).contains(message)
                 .contains("value=\"" + values + "\"");
     }
 
     @Test
     void interlocksThatLeaveNothingSaySo() {
         Http http = new Http(app);
-        String[] rows = {"do", "layout", "author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
+        String[] rows = {"author", "Q", "name", "Odd", "family", "LATHE", "unit", "MM", "stage0.name", "a", "stage0.kind",
                 "GEAR",
                 "stage0.shifting", "UNKNOWN", "stage0.positions", "1 2", "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting",
                 "UNKNOWN", "stage1.positions", "x", "interlocks", "1 + x\n2 + x"};
-        assertThat(http.post("/machines", http.form("/machines/new", "/machines"), rows).body())
+        assertThat(http.post("/machines/new/speeds/layout", http.form("/machines/new", "/machines"), rows).body())
                 .contains("no combination is left that gives a speed");
     }
 
@@ -110,7 +110,7 @@ class SpindleDriveTest {
         }
         page.waitForSelector(".live >> text=II·4 says 0.65; the other cells say 0.56");
         page.fill("#author", "Q");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         assertThat(browser.text()).contains("Feed plate", "II·4 says 0.65", "two digits swapped");
     }
 

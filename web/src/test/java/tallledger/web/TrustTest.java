@@ -194,7 +194,7 @@ class TrustTest {
         page.navigate(app.url("/machines/" + machine));
         page.navigate(app.url("/machines/" + machine + "/fitout"));
         assertThat(page.inputValue("#axis0\\.travel")).isEqualTo("905 mm");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         page.waitForURL("**/machines/" + machine);
         page.navigate(app.url("/machines/" + machine + "/fitout"));
         assertThat(page.locator(".connection").isVisible()).isFalse();
@@ -203,7 +203,7 @@ class TrustTest {
         page.fill("[name='stage1.name']", "gear");
         page.fill("[name='stage1.positions']", "1..3");
         page.fill("[name='stage0.values']", "1440");
-        page.click("button[value=layout]");
+        page.click("button[formaction$='speeds/layout']");
         page.waitForSelector("#cell2");
         page.fill("#cell2", "180");
         page.navigate(app.url("/"));
@@ -284,7 +284,7 @@ class TrustTest {
         Page page = browser.page();
         page.navigate(app.url("/machines/" + machine + "/fitout"));
         page.fill("#axis" + arm + "\\.name", "Ausleger");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         page.waitForURL("**/machines/" + machine);
         MachineDescription now = app.bean(SurveyLibrary.class).machine(machine).description();
         assertThat(now.fitOut().axis(Axis.Role.ARM).orElseThrow().name()).isEqualTo("Ausleger");
@@ -307,7 +307,7 @@ class TrustTest {
         page.selectOption("#feedUnit", "INCH");
         page.selectOption("#feedPer", "MIN");
         page.fill("#author", "Q");
-        page.click("button[value=save]");
+        page.click(".closing button.is-ink");
         page.waitForURL("**/machines/" + machine);
         assertThat(browser.text()).contains("Feed plate, in/min");
         assertThat(app.bean(SurveyLibrary.class).machine(machine).description().feeds().orElseThrow().promised(List.of("I", "1"))
@@ -359,7 +359,7 @@ class TrustTest {
         page.selectOption("[name='stage1.kind']", "BELT");
         page.fill("[name='stage1.positions']", "1 2");
         page.fill("[name='stage1.values']", "100/200 100/100");
-        page.click("button[value=layout]");
+        page.click("button[formaction$='speeds/layout']");
         page.waitForSelector("#cell1");
         page.fill("#cell0", "720");
         page.fill("#cell1", "1000");

@@ -59,7 +59,7 @@ class WholeSurveyTest {
         browser.type("[name='stage1.positions']", "A B C");
         browser.type("[name='stage2.name']", "gear");
         browser.type("[name='stage2.positions']", "1..4");
-        browser.tabTo("button[value=layout]");
+        browser.tabTo("button[formaction$='speeds/layout']");
         page.keyboard().press("Enter");
         page.waitForSelector("#cell11");
         browser.tabTo("#cell0");
@@ -69,7 +69,7 @@ class WholeSurveyTest {
         }
         assertThat(page.inputValue("#cell11")).isEqualTo("1400");
         browser.type("#author", "Q. Tester");
-        browser.tabTo("button[value=save]");
+        browser.tabTo(".closing button.is-ink");
         page.keyboard().press("Enter");
         page.waitForURL("**/machines/1");
         page.waitForLoadState();

@@ -57,10 +57,6 @@ class FitOutController {
         StoredMachine machine = library.machine(id);
         FormInput typed = FormInput.of(fields);
         Submission submission = new Submission(typed.get("submission"), typed.wholeOr("seen", 0));
-        if (!typed.get("do").equals("save")) {
-            typed.set("axisRows", String.valueOf(FitOutForm.rows(typed) + (typed.get("do").equals("moreAxes") ? 2 : 0)));
-            return page(machine, typed, submission, model);
-        }
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
@@ -72,6 +68,30 @@ class FitOutController {
         return machines.write(Optional.of(machine),
                 machine.description().with(fitOut.get().with(machine.description().fitOut().ownChart())), typed, submission, response,
                 next -> page(machine, typed, next, model));
+    }
+
+    /** Room for more axes; nothing is saved. */
+    @PostMapping("/axes/rows")
+    String rows(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        FormInput typed = FormInput.of(fields);
+        FitOutForm.addRows(typed);
+        return shown(id, typed, model);
+    }
+
+    /** What was left half typed, laid out with the rows that it needs. */
+    @PostMapping("/show")
+    String show(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        return shown(id, FormInput.of(fields), model);
+    }
+
+    /** A page asked for again that a key of the form answered: what was typed was never sent to this address. */
+    @GetMapping("/**")
+    String again(@PathVariable long id) {
+        return "redirect:/machines/" + id + "/fitout";
+    }
+
+    private String shown(long id, FormInput typed, Model model) {
+        return page(library.machine(id), typed, new Submission(typed.get("submission"), typed.wholeOr("seen", 0)), model);
     }
 
     private String page(StoredMachine machine, FormInput typed, Submission submission, Model model) {

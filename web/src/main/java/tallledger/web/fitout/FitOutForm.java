@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import tallledger.core.drive.OtherSpeed;
 import tallledger.core.family.Family;
@@ -59,6 +61,17 @@ public final class FitOutForm {
     /** The identity a row came with; a new row has none. */
     private static Supplier<Optional<AxisId>> known(String row, FormInput typed) {
         return () -> AxisId.read(typed.get(row + ".id"));
+    }
+
+    /** Room for two more axes. */
+    public static void addRows(FormInput typed) {
+        typed.set("axisRows", String.valueOf(rows(typed) + 2));
+    }
+
+    /** What the axes are called that are typed. */
+    public static String names(FormInput typed) {
+        return IntStream.range(0, rows(typed)).mapToObj(i -> typed.get("axis" + i + ".name")).filter(name -> !name.isBlank())
+                .collect(Collectors.joining(", "));
     }
 
     public static int rows(FormInput typed) {

@@ -2,6 +2,7 @@ package tallledger.web.machine;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -92,9 +93,9 @@ public final class DescriptionText {
      *
      * @param prefix of the form's fields; one that is there several times has its number behind it
      * @param key    field that each of several has
-     * @param grid   prefix of the plate whose cells stand in it
+     * @param plate  whose cells stand in it
      */
-    private record TextPart(String word, String prefix, Optional<String> key, Optional<String> grid, List<DescribedField> fields) {
+    private record TextPart(String word, String prefix, Optional<String> key, Optional<FormPlate> plate, List<DescribedField> fields) {
 
         boolean isSeveral() {
             return key.isPresent();
@@ -105,8 +106,8 @@ public final class DescriptionText {
         }
     }
 
-    private static TextPart once(String word, Optional<String> grid, DescribedField... fields) {
-        return new TextPart(word, "", Optional.empty(), grid, List.of(fields));
+    private static TextPart once(String word, Optional<FormPlate> plate, DescribedField... fields) {
+        return new TextPart(word, "", Optional.empty(), plate, List.of(fields));
     }
 
     private static final List<TextPart> PARTS = List.of(
@@ -124,11 +125,11 @@ public final class DescriptionText {
             once("drive", Optional.empty(), DescribedField.text("reverses", "reverses"), DescribedField.lines("interlock", "interlocks"),
                     DescribedField.text("motor", "kilowatts"), DescribedField.choice("power", "law", MotorRating.Law.values()),
                     DescribedField.text("efficiency", "efficiency")),
-            once("speeds", Optional.of(PlateGrid.SPEED), DescribedField.text("tolerance", "tolerance")),
-            once("feeds", Optional.of(PlateGrid.FEED), DescribedField.lines("lever", "feedLevers"),
+            once("speeds", Optional.of(FormPlate.SPEED), DescribedField.text("tolerance", "tolerance")),
+            once("feeds", Optional.of(FormPlate.FEED), DescribedField.lines("lever", "feedLevers"),
                     DescribedField.choice("counted in", "feedUnit", LengthUnit.values()),
                     DescribedField.choice("per", "feedPer", Axis.Per.values())),
-            once("threads", Optional.of(PlateGrid.THREAD), DescribedField.lines("lever", "threadLevers"),
+            once("threads", Optional.of(FormPlate.THREAD), DescribedField.lines("lever", "threadLevers"),
                     DescribedField.choice("counted in", "threadCounted", ThreadPlate.Counted.values())),
             new TextPart("axis", "axis", Optional.of("name"), Optional.empty(),
                     List.of(DescribedField.text("name", "name"), DescribedField.text("identity", "id"),
@@ -182,7 +183,7 @@ public final class DescriptionText {
                 }
             } else {
                 List<String> lines = new ArrayList<>(fields(part, part.prefix, typed));
-                part.grid.map(grid -> cells(machine, grid)).ifPresent(lines::addAll);
+                part.plate.map(plate -> cells(machine, plate)).ifPresent(lines::addAll);
                 if (part.word.equals(OWN_CHART)) {
                     machine.fitOut().ownChart().lines().entrySet().stream()
                             .sorted(Map.Entry.comparingByKey(Comparator.comparing(StepId::written)))
@@ -227,11 +228,11 @@ public final class DescriptionText {
         return lines;
     }
 
-    private static List<String> cells(MachineDescription machine, String grid) {
-        Optional<SpeedPlate> plate = switch (grid) {
-            case PlateGrid.FEED -> machine.feeds().map(f -> f.plate());
-            case PlateGrid.THREAD -> machine.threads().map(t -> t.plate());
-            default -> Optional.of(machine.plate());
+    private static List<String> cells(MachineDescription machine, FormPlate of) {
+        Optional<SpeedPlate> plate = switch (of) {
+            case FEED -> machine.feeds().map(f -> f.plate());
+            case THREAD -> machine.threads().map(t -> t.plate());
+            case SPEED -> Optional.of(machine.plate());
         };
         return plate.map(p -> p.cells().entrySet().stream().map(e -> cell(e.getKey()) + " = " + e.getValue().typed()).toList())
                 .orElse(List.of());
@@ -256,7 +257,7 @@ public final class DescriptionText {
         private final Map<String, Integer> lines = new HashMap<>();
         private final List<Wrong> wrong = new ArrayList<>();
         private final Map<String, Integer> count = new HashMap<>();
-        private final Map<String, Map<String, DescribedCell>> cells = new HashMap<>();
+        private final Map<FormPlate, Map<String, DescribedCell>> cells = new EnumMap<>(FormPlate.class);
         /** Fields of which it is said already what is wrong. */
         private final Set<String> said = new HashSet<>();
         private final Map<String, DescribedCell> own = new LinkedHashMap<>();
@@ -293,8 +294,8 @@ public final class DescriptionText {
                 return;
             }
             int equals = line.lastIndexOf('=');
-            if (part.grid.isPresent() && equals > 0) {
-                cells.computeIfAbsent(part.grid.get(), g -> new LinkedHashMap<>())
+            if (part.plate.isPresent() && equals > 0) {
+                cells.computeIfAbsent(part.plate.get(), g -> new LinkedHashMap<>())
                         .put(line.substring(0, equals).strip().replaceAll("\\s*·\\s*", AND),
                                 new DescribedCell(number, line.substring(equals + 1).strip()));
                 return;
@@ -344,9 +345,9 @@ public final class DescriptionText {
         DescriptionRead done(Rules rules) {
             rows("claim", "claimRows");
             rows("axis", "axisRows");
-            if (count.getOrDefault("stage", 0) > MachineForm.STAGE_ROWS) {
-                wrong.add(new Wrong(lines.getOrDefault("stage" + MachineForm.STAGE_ROWS + ".", 0),
-                        Reason.of(WebReason.TEXT_STAGES, MachineForm.STAGE_ROWS)));
+            if (count.getOrDefault("stage", 0) > DriveFields.STAGE_ROWS) {
+                wrong.add(new Wrong(lines.getOrDefault("stage" + DriveFields.STAGE_ROWS + ".", 0),
+                        Reason.of(WebReason.TEXT_STAGES, DriveFields.STAGE_ROWS)));
             }
             typed.set("phases", typed.has("phases") ? typed.get("phases") : "3");
             // What the machine moves and has is as the text says, not as usual.
@@ -355,9 +356,9 @@ public final class DescriptionText {
                 typed.set("unit", LengthUnit.MM.name());
             }
             FormInput look = typed.withoutErrors();
-            MachineForm.train(look).ifPresent(train -> grid(PlateGrid.SPEED, MachineDescription.leversOf(train)));
-            for (String plate : List.of(PlateGrid.FEED, PlateGrid.THREAD)) {
-                grid(plate, MachineForm.levers(look, plate));
+            DriveFields.train(look).ifPresent(train -> grid(FormPlate.SPEED, MachineDescription.leversOf(train)));
+            for (FormPlate plate : List.of(FormPlate.FEED, FormPlate.THREAD)) {
+                grid(plate, PlateFields.levers(look, plate));
             }
             Optional<MachineDescription> description = MachineForm.description(typed, Optional.empty(), rules);
             typed.errors().forEach((field, because) -> {
@@ -374,22 +375,22 @@ public final class DescriptionText {
             typed.set(field, String.valueOf(count.getOrDefault(part, 0) + 1));
         }
 
-        private void grid(String prefix, List<Lever> levers) {
-            Map<String, DescribedCell> typedCells = cells.getOrDefault(prefix, Map.of());
+        private void grid(FormPlate plate, List<Lever> levers) {
+            Map<String, DescribedCell> typedCells = cells.getOrDefault(plate, Map.of());
             List<String> keys = SpeedPlate.keysOf(levers).stream().map(DescriptionText::cell).toList();
-            typed.set(prefix + "shape", PlateGrid.shapeOf(levers));
+            typed.set(plate.shape(), PlateGrid.shapeOf(levers));
             typedCells.forEach((key, cell) -> {
                 int at = keys.indexOf(key);
                 if (at < 0) {
                     wrong.add(new Wrong(cell.line, Reason.of(WebReason.TEXT_CELL, cut(key), keys.isEmpty() ? "" : keys.get(0))));
                 } else {
-                    typed.set(PlateGrid.field(prefix, at), cell.value);
-                    lines.put(PlateGrid.field(prefix, at), cell.line);
+                    typed.set(plate.cell(at), cell.value);
+                    lines.put(plate.cell(at), cell.line);
                 }
             });
             // A cell that is left out was not read.
             if (!typedCells.isEmpty()) {
-                IntStream.range(0, keys.size()).mapToObj(i -> PlateGrid.field(prefix, i)).filter(f -> !typed.has(f))
+                IntStream.range(0, keys.size()).mapToObj(plate::cell).filter(f -> !typed.has(f))
                         .forEach(f -> typed.set(f, PlateCell.UNREADABLE_SIGN));
             }
         }

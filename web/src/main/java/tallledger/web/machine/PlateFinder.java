@@ -9,9 +9,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import tallledger.core.drive.DriveTrain;
-import tallledger.core.drive.Shifting;
 import tallledger.core.drive.Stage;
-import tallledger.core.drive.StageKind;
 import tallledger.core.plate.Arrangement;
 import tallledger.core.plate.Arrangements;
 import tallledger.core.plate.Lever;
@@ -33,8 +31,6 @@ import tallledger.web.words.WebReason;
  */
 final class PlateFinder {
 
-    static final String LIST = "list";
-    static final String COUNTED = "counted";
     private static final int MOST_OFFERED = 12;
     private static final int MOST_KEPT = 16;
     private static final List<String> ENDS = List.of(Stage.LOW_END, Stage.HIGH_END);
@@ -91,21 +87,13 @@ final class PlateFinder {
     }
 
     /** What the list typed gives; empty where none is typed, or it is refused where it was typed. */
-    static Optional<FoundLayouts> found(FormInput typed, String prefix) {
-        if (!typed.has(prefix + LIST)) {
+    static Optional<FoundLayouts> found(FormInput typed, FormPlate plate) {
+        if (!typed.has(plate.list())) {
             return Optional.empty();
         }
-        return typed.attempt(prefix + LIST, () -> list(prefix, typed.get(prefix + LIST)))
-                .flatMap(list -> typed.attempt(prefix + COUNTED, () -> counted(typed.get(prefix + COUNTED)))
-                        .flatMap(levers -> typed.attempt(prefix + LIST, () -> KEPT.of(new PlateQuestion(list, levers)))));
-    }
-
-    private static SpeedList list(String prefix, String text) {
-        return switch (prefix) {
-            case PlateGrid.FEED -> SpeedList.readFeeds(text);
-            case PlateGrid.THREAD -> SpeedList.readThreads(text);
-            default -> SpeedList.read(text);
-        };
+        return typed.attempt(plate.list(), () -> plate.read(typed.get(plate.list())))
+                .flatMap(list -> typed.attempt(plate.counted(), () -> counted(typed.get(plate.counted())))
+                        .flatMap(levers -> typed.attempt(plate.list(), () -> KEPT.of(new PlateQuestion(list, levers)))));
     }
 
     /** Positions of the levers as somebody counted them: "3 and 4", "levers of 2, 2 and 3", "3x4". */
@@ -261,45 +249,22 @@ final class PlateFinder {
                 .toList();
     }
 
-    /**
-     * Takes an offer into the rows of the form: the motor's row stays, the levers' are new, their labels to be changed to the machine's.
-     */
-    static void take(FormInput typed, OfferedLayout offer, String prefix) {
-        List<Lever> levers = offer.levers.stream().map(lever -> asTyped(lever, !prefix.isEmpty())).toList();
-        if (prefix.isEmpty()) {
-            stages(typed, levers);
+    /** Takes an offer into the form: its levers and its cells. */
+    static void take(FormInput typed, OfferedLayout offer, FormPlate plate) {
+        List<Lever> levers = plate == FormPlate.SPEED ? offer.levers : offer.levers.stream().map(PlateFinder::ofFeed).toList();
+        if (plate == FormPlate.SPEED) {
+            DriveFields.take(levers, typed);
         } else {
-            typed.set(prefix + "Levers", levers.stream().map(l -> l.name() + ": " + String.join(" ", l.positions()))
-                    .collect(Collectors.joining("\n")));
+            PlateFields.writeLevers(levers, plate, typed);
         }
-        typed.set(prefix + "shape", PlateGrid.shapeOf(levers));
-        IntStream.range(0, offer.cells.size()).forEach(i -> typed.set(PlateGrid.field(prefix, i), offer.cells.get(i)));
-        typed.set(prefix + LIST, "");
-        typed.set(prefix + COUNTED, "");
+        typed.set(plate.shape(), PlateGrid.shapeOf(levers));
+        IntStream.range(0, offer.cells.size()).forEach(i -> typed.set(plate.cell(i), offer.cells.get(i)));
+        typed.set(plate.list(), "");
+        typed.set(plate.counted(), "");
     }
 
     /** Of a feed that slides the form has the two ends only, each in one word. */
-    private static Lever asTyped(Lever lever, boolean feed) {
-        return feed && lever.slides() ? new Lever("feed dial", FEED_ENDS) : lever;
-    }
-
-    private static void stages(FormInput typed, List<Lever> levers) {
-        boolean motor = typed.get("stage0.kind").equals(StageKind.MOTOR.name()) && typed.has("stage0.name")
-                && StageReader.labels(typed.get("stage0.positions")).size() == 1;
-        int first = motor ? 1 : 0;
-        for (int i = first; i < MachineForm.STAGE_ROWS; i++) {
-            for (String part : List.of("name", "kind", "positions", "values", "shifting", "pattern", "movedBy")) {
-                typed.remove("stage" + i + "." + part);
-            }
-        }
-        typed.set("interlocks", "");
-        for (int l = 0; l < levers.size(); l++) {
-            Lever lever = levers.get(l);
-            String row = "stage" + (first + l);
-            typed.set(row + ".name", lever.name());
-            typed.set(row + ".kind", (lever.slides() ? StageKind.VARIATOR : StageKind.GEAR).name());
-            typed.set(row + ".positions", lever.slides() ? "" : String.join(" ", lever.positions()));
-            typed.set(row + ".shifting", Shifting.UNKNOWN.name());
-        }
+    private static Lever ofFeed(Lever lever) {
+        return lever.slides() ? new Lever("feed dial", FEED_ENDS) : lever;
     }
 }

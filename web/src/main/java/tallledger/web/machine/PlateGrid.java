@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.plate.Lever;
@@ -28,21 +29,11 @@ public record PlateGrid(String across, List<String> columns, List<PlateRow> rows
     public record GridCell(String field, String name, List<String> key) {
     }
 
-    /** Prefixes of the three grids' fields: of the speeds, the feeds and the threads. */
-    static final String SPEED = "";
-    static final String FEED = "feed";
-    static final String THREAD = "thread";
-
-    /** Which grid a button is of. */
-    static String prefixOf(String button) {
-        return button.startsWith(FEED) ? FEED : button.startsWith(THREAD) ? THREAD : SPEED;
-    }
-
     static PlateGrid of(List<Lever> levers) {
-        return of(levers, SPEED);
+        return of(levers, FormPlate.SPEED);
     }
 
-    static PlateGrid of(List<Lever> levers, String prefix) {
+    static PlateGrid of(List<Lever> levers, FormPlate plate) {
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         List<String> columns = levers.isEmpty() ? List.of("") : levers.get(levers.size() - 1).positions();
         String across = levers.isEmpty() ? "" : levers.get(levers.size() - 1).name();
@@ -51,7 +42,7 @@ public record PlateGrid(String across, List<String> columns, List<PlateRow> rows
             List<GridCell> cells = new ArrayList<>();
             for (int c = 0; c < columns.size(); c++) {
                 int i = r * columns.size() + c;
-                cells.add(new GridCell(field(prefix, i), String.join(" ", keys.get(i)), keys.get(i)));
+                cells.add(new GridCell(plate.cell(i), String.join(" ", keys.get(i)), keys.get(i)));
             }
             List<String> key = keys.get(r * columns.size());
             rows.add(new PlateRow(key.subList(0, Math.max(key.size() - 1, 0)), cells));
@@ -59,21 +50,17 @@ public record PlateGrid(String across, List<String> columns, List<PlateRow> rows
         return new PlateGrid(across, columns, rows, shapeOf(levers));
     }
 
-    static String field(String prefix, int index) {
-        return prefix + "cell" + index;
-    }
-
     static String shapeOf(List<Lever> levers) {
         return levers.stream().map(lever -> String.join(" ", lever.positions())).collect(Collectors.joining("|"));
     }
 
-    /** The grid as typed; while its levers cannot be read, in the shape it had, so that nothing in it is lost. Null where there is none. */
-    static PlateGrid kept(FormInput typed, List<Lever> levers, String prefix) {
+    /** The grid as typed; while its levers cannot be read, in the shape it had, so that nothing in it is lost. */
+    static Optional<PlateGrid> kept(FormInput typed, List<Lever> levers, FormPlate plate) {
         if (!levers.isEmpty()) {
-            return of(levers, prefix);
+            return Optional.of(of(levers, plate));
         }
-        List<Lever> formerly = formerly(typed.get(prefix + "shape"));
-        return formerly.isEmpty() ? null : of(formerly, prefix);
+        List<Lever> formerly = formerly(typed.get(plate.shape()));
+        return formerly.isEmpty() ? Optional.empty() : Optional.of(of(formerly, plate));
     }
 
     /** The levers of a shape, without their names; none where it is none, or larger than a plate is. */
@@ -81,28 +68,28 @@ public record PlateGrid(String across, List<String> columns, List<PlateRow> rows
         List<Lever> levers = shape.isEmpty() ? List.of()
                 : Arrays.stream(shape.split("\\|")).map(labels -> new Lever("", List.of(labels.split(" ")))).toList();
         long cells = levers.stream().mapToLong(lever -> lever.positions().size()).reduce(1, (a, b) -> a * Math.min(b, 1_000));
-        return cells > DriveTrain.MOST_COMBINATIONS ? List.of() : levers;
+        return cells > DriveTrain.MOST_COMBINATIONS || levers.size() > DriveTrain.MOST_STAGES ? List.of() : levers;
     }
 
     /** Moves the typed cells from the shape they were typed in to the levers' present shape, by their labels. */
-    static void reshape(FormInput typed, List<Lever> levers, String prefix) {
+    static void reshape(FormInput typed, List<Lever> levers, FormPlate plate) {
         String now = shapeOf(levers);
-        String then = typed.get(prefix + "shape");
+        String then = typed.get(plate.shape());
         if (then.isEmpty() || then.equals(now)) {
-            typed.set(prefix + "shape", now);
+            typed.set(plate.shape(), now);
             return;
         }
         Map<List<String>, String> values = new HashMap<>();
         List<Lever> formerly = formerly(then);
         List<List<String>> before = formerly.isEmpty() ? List.of() : SpeedPlate.keysOf(formerly);
         for (int i = 0; i < before.size(); i++) {
-            values.put(before.get(i), typed.get(field(prefix, i)));
-            typed.remove(field(prefix, i));
+            values.put(before.get(i), typed.get(plate.cell(i)));
+            typed.remove(plate.cell(i));
         }
         List<List<String>> keys = SpeedPlate.keysOf(levers);
         for (int i = 0; i < keys.size(); i++) {
-            typed.set(field(prefix, i), values.getOrDefault(keys.get(i), ""));
+            typed.set(plate.cell(i), values.getOrDefault(keys.get(i), ""));
         }
-        typed.set(prefix + "shape", now);
+        typed.set(plate.shape(), now);
     }
 }

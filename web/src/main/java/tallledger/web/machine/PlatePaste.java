@@ -28,7 +28,7 @@ public final class PlatePaste {
         typed.attempt(FIELD, () -> read(typed.get(FIELD), levers)).ifPresent(cells -> {
             List<List<String>> keys = SpeedPlate.keysOf(levers);
             IntStream.range(0, keys.size()).filter(i -> cells.containsKey(keys.get(i)))
-                    .forEach(i -> typed.set(PlateGrid.field(PlateGrid.SPEED, i), cells.get(keys.get(i))));
+                    .forEach(i -> typed.set(FormPlate.SPEED.cell(i), cells.get(keys.get(i))));
             typed.set(FIELD, "");
         });
     }

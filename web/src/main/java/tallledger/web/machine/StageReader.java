@@ -22,7 +22,7 @@ import tallledger.core.reading.TypedNumber;
 import tallledger.core.reading.TypedRatio;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.web.forms.FormInput;
+import tallledger.web.forms.FormRow;
 import tallledger.web.words.WebReason;
 
 /**
@@ -37,39 +37,39 @@ final class StageReader {
     private StageReader() {
     }
 
-    static Optional<Stage> read(FormInput typed, String row) {
-        Optional<StageKind> kind = typed.choice(row + ".kind", StageKind.class);
-        Optional<Shifting> shifting = typed.choice(row + ".shifting", Shifting.class);
+    static Optional<Stage> read(FormRow row) {
+        Optional<StageKind> kind = row.choice("kind", StageKind.class);
+        Optional<Shifting> shifting = row.choice("shifting", Shifting.class);
         if (kind.isEmpty() || shifting.isEmpty()) {
             return Optional.empty();
         }
-        String name = typed.get(row + ".name").strip();
+        String name = row.get("name").strip();
         if (name.isEmpty()) {
-            typed.refuse(row + ".name", Refused.because(DriveReason.STAGE_NAME, Stage.LONGEST_NAME).reason());
+            row.typed().refuse(row.field("name"), Reason.of(DriveReason.STAGE_NAME, Stage.LONGEST_NAME));
             return Optional.empty();
         }
         if (kind.get().slides()) {
-            Optional<String> place = ownPlace(typed, row, kind.get());
-            return typed.attempt(row + ".values",
-                    () -> Stage.sliding(name, kind.get(), sweep(kind.get(), typed.get(row + ".values")), place));
+            Optional<String> place = ownPlace(row, kind.get());
+            return row.attempt("values", () -> Stage.sliding(name, kind.get(), sweep(kind.get(), row.get("values")), place));
         }
-        boolean several = pattern(typed, row) == LeverPattern.ONE_AT_A_TIME;
-        Optional<List<Engaged>> engaged = several ? typed.attempt(row + ".positions", () -> engaged(typed.get(row + ".positions")))
+        boolean several = pattern(row) == LeverPattern.ONE_AT_A_TIME;
+        Optional<List<Engaged>> engaged = several ? row.attempt("positions", () -> engaged(row.get("positions")))
                 : Optional.empty();
         if (several && engaged.isEmpty()) {
             return Optional.empty();
         }
         List<String> labels = engaged.map(all -> all.stream().map(Engaged::label).toList())
-                .orElseGet(() -> labels(typed.get(row + ".positions")));
-        Optional<List<Transmission>> does = typed.attempt(row + ".values",
-                () -> transmissions(kind.get(), typed.get(row + ".values"), labels.size()));
-        return does.flatMap(list -> typed.attempt(row + ".positions", () -> {
+                .orElseGet(() -> labels(row.get("positions")));
+        Optional<List<Transmission>> does = row.attempt("values",
+                () -> transmissions(kind.get(), row.get("values"), labels.size()));
+        return does.flatMap(list -> row.attempt("positions", () -> {
             List<Position> positions = new ArrayList<>();
             for (int i = 0; i < labels.size(); i++) {
                 int at = i;
                 positions.add(new Position(label(labels.get(i)), list.get(i), engaged.map(all -> all.get(at).lever)));
             }
-            return new Stage(name, kind.get(), shifting.get(), positions, pattern(typed, row), movedBy(typed, row, kind.get()));
+            return new Stage(name, kind.get(), shifting.get(), positions, pattern(row),
+                    row.choiceOr("movedBy", MovedBy.class, MovedBy.usual(kind.get())));
         }));
     }
 
@@ -92,14 +92,8 @@ final class StageReader {
                 : e).toList();
     }
 
-    private static LeverPattern pattern(FormInput typed, String row) {
-        return typed.has(row + ".pattern") ? typed.choice(row + ".pattern", LeverPattern.class).orElse(LeverPattern.ROW) : LeverPattern.ROW;
-    }
-
-    /** How it is moved, where that is not as usual for its kind. */
-    private static MovedBy movedBy(FormInput typed, String row, StageKind kind) {
-        return typed.has(row + ".movedBy") ? typed.choice(row + ".movedBy", MovedBy.class).orElse(MovedBy.usual(kind))
-                : MovedBy.usual(kind);
+    private static LeverPattern pattern(FormRow row) {
+        return row.choiceOr("pattern", LeverPattern.class, LeverPattern.ROW);
     }
 
     /** Labels as typed, parted by spaces or commas; "1..4" counts up; nothing typed is the one position "on". */
@@ -174,17 +168,17 @@ final class StageReader {
     }
 
     /** What an inverter's plate frequency is called under Positions; a variator has no place but its ends. */
-    private static Optional<String> ownPlace(FormInput typed, String row, StageKind kind) {
-        String text = typed.get(row + ".positions").strip();
+    private static Optional<String> ownPlace(FormRow row, StageKind kind) {
+        String text = row.get("positions").strip();
         if (text.isEmpty()) {
             return Optional.empty();
         }
         if (kind != StageKind.INVERTER || labels(text).size() > 1) {
-            typed.refuse(row + ".positions", Reason.of(kind == StageKind.INVERTER ? WebReason.STAGE_INVERTER_PLACE
+            row.typed().refuse(row.field("positions"), Reason.of(kind == StageKind.INVERTER ? WebReason.STAGE_INVERTER_PLACE
                     : WebReason.STAGE_VARIATOR_PLACE, text));
             return Optional.empty();
         }
-        return typed.attempt(row + ".positions", () -> label(text));
+        return row.attempt("positions", () -> label(text));
     }
 
     /** A variator's "0.4 2.5"; an inverter's "20 80 50": lowest, highest and plate frequency, Hz. */
@@ -203,30 +197,30 @@ final class StageReader {
     }
 
     /** Writes a stage back as a person would type it. */
-    static void write(Stage stage, FormInput typed, String row) {
-        typed.set(row + ".name", stage.name());
-        typed.set(row + ".kind", stage.kind().name());
-        typed.set(row + ".shifting", stage.shifting().name());
-        typed.set(row + ".pattern", stage.pattern().name());
-        typed.set(row + ".movedBy", stage.movedBy() == MovedBy.usual(stage.kind()) ? "" : stage.movedBy().name());
+    static void write(Stage stage, FormRow row) {
+        row.set("name", stage.name());
+        row.set("kind", stage.kind().name());
+        row.set("shifting", stage.shifting().name());
+        row.set("pattern", stage.pattern().name());
+        row.set("movedBy", stage.movedBy() == MovedBy.usual(stage.kind()) ? "" : stage.movedBy().name());
         if (stage.kind().slides()) {
-            stage.ownPlace().ifPresent(place -> typed.set(row + ".positions", place));
+            stage.ownPlace().ifPresent(place -> row.set("positions", place));
             // In hertz again where the place says at how many its factor is 1, else as the factors that are kept.
             double base = stage.ownPlace().map(HERTZ::matcher).filter(Matcher::lookingAt).map(m -> Double.parseDouble(m.group()))
                     .orElse(1.0);
-            stage.positions().get(stage.indexOf(Stage.SWEEP)).transmission().factor().ifPresent(span -> typed.set(row + ".values",
+            stage.positions().get(stage.indexOf(Stage.SWEEP)).transmission().factor().ifPresent(span -> row.set("values",
                     trimmed(span.low() * base) + " " + trimmed(span.high() * base)
                             + (stage.kind() == StageKind.INVERTER ? " " + trimmed(base) : "")));
             return;
         }
-        typed.set(row + ".positions", stage.levers().isEmpty() ? labelled(stage.positions())
+        row.set("positions", stage.levers().isEmpty() ? labelled(stage.positions())
                 : stage.levers().stream()
                         .map(lever -> lever + ": "
                                 + labelled(stage.positions().stream().filter(p -> p.lever().filter(lever::equals).isPresent()).toList())
                                         .replace(lever + "-", ""))
                         .collect(Collectors.joining("; ")));
         boolean anyKnown = stage.positions().stream().anyMatch(p -> !(p.transmission() instanceof Transmission.Unknown));
-        typed.set(row + ".values", anyKnown
+        row.set("values", anyKnown
                 ? stage.positions().stream().map(p -> written(p.transmission())).collect(Collectors.joining(" "))
                 : "");
     }

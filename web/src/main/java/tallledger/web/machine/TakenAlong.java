@@ -2,8 +2,7 @@ package tallledger.web.machine;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
-import tallledger.core.drive.DriveTrain;
+import java.util.stream.Stream;
 import tallledger.core.machine.Claim;
 import tallledger.core.motion.Axis;
 import tallledger.core.plate.Lever;
@@ -24,23 +23,21 @@ final class TakenAlong {
     static void take(FormInput typed, List<Axis> axes) {
         if (typed.has("said")) {
             typed.choice("saidBy", Claim.Source.class);
-            MachineForm.split(typed, axes);
+            ClaimFields.split(typed, axes);
         }
-        for (String prefix : List.of(PlateGrid.SPEED, PlateGrid.FEED, PlateGrid.THREAD)) {
-            list(typed, prefix);
-        }
+        Stream.of(FormPlate.values()).forEach(plate -> list(typed, plate));
         pasted(typed);
     }
 
-    private static void list(FormInput typed, String prefix) {
-        String list = prefix + PlateFinder.LIST;
+    private static void list(FormInput typed, FormPlate plate) {
+        String list = plate.list();
         if (!typed.has(list)) {
-            if (typed.has(prefix + PlateFinder.COUNTED)) {
-                typed.refuse(prefix + PlateFinder.COUNTED, Reason.of(WebReason.LEVERS_ALONE));
+            if (typed.has(plate.counted())) {
+                typed.refuse(plate.counted(), Reason.of(WebReason.LEVERS_ALONE));
             }
             return;
         }
-        Optional<PlateFinder.FoundLayouts> found = PlateFinder.found(typed, prefix);
+        Optional<PlateFinder.FoundLayouts> found = PlateFinder.found(typed, plate);
         if (found.isEmpty()) {
             return;
         }
@@ -49,28 +46,23 @@ final class TakenAlong {
             typed.refuse(list, Reason.of(WebReason.LIST_FITS_NONE));
         } else if (offers.size() + found.get().more() > 1) {
             typed.refuse(list, Reason.of(WebReason.LIST_FITS_SEVERAL, offers.size() + found.get().more()));
-        } else if (!isBlank(typed, prefix)) {
+        } else if (!plate.isBlank(typed)) {
             typed.refuse(list, Reason.of(WebReason.LIST_NOT_USED));
         } else if (!offers.get(0).leftOut().isEmpty() || !found.get().says().isEmpty()) {
             typed.refuse(list, Reason.of(WebReason.LIST_DOUBTED));
         } else {
-            PlateFinder.take(typed, offers.get(0), prefix);
+            PlateFinder.take(typed, offers.get(0), plate);
         }
-    }
-
-    /** Whether nothing was read off that plate yet. */
-    private static boolean isBlank(FormInput typed, String prefix) {
-        return IntStream.range(0, DriveTrain.MOST_COMBINATIONS).noneMatch(i -> typed.has(PlateGrid.field(prefix, i)));
     }
 
     private static void pasted(FormInput typed) {
         if (!typed.has(PlatePaste.FIELD)) {
             return;
         }
-        List<Lever> levers = MachineForm.leversSoFar(typed);
+        List<Lever> levers = DriveFields.leversSoFar(typed);
         if (levers.isEmpty()) {
             typed.refuse(PlatePaste.FIELD, Reason.of(WebReason.PASTE_NO_LEVERS));
-        } else if (!isBlank(typed, PlateGrid.SPEED)) {
+        } else if (!FormPlate.SPEED.isBlank(typed)) {
             typed.refuse(PlatePaste.FIELD, Reason.of(WebReason.PASTE_NOT_USED));
         } else {
             PlatePaste.fill(typed, levers);

@@ -107,7 +107,7 @@ class HostileFormTest {
                 throwAt(found.get(found.size() - 1), ALLOWED, length, text -> call(method, text), slow);
             }
         }
-        assertThat(found).contains("StageReader.labels", "MachineForm.tied", "ChecksTable.parse", "RepairsTable.parse");
+        assertThat(found).contains("StageReader.labels", "ClaimFields.tied", "ChecksTable.parse", "RepairsTable.parse");
         assertThat(slow).isEmpty();
     }
 

@@ -20,6 +20,7 @@ import tallledger.core.rules.Rules;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
 import tallledger.web.forms.FormInput;
+import tallledger.web.forms.FormRow;
 
 /** The machine form: what is typed becomes a description, and a description becomes what would be typed. */
 class MachineFormTest {
@@ -36,19 +37,19 @@ class MachineFormTest {
         assertThat(typed.errors()).isEmpty();
     }
 
-    private static FormInput row(String kind, String positions, String values) {
+    private static FormRow row(String kind, String positions, String values) {
         FormInput typed = FormInput.blank();
         typed.set("s.name", "stage");
         typed.set("s.kind", kind);
         typed.set("s.shifting", "UNKNOWN");
         typed.set("s.positions", positions);
         typed.set("s.values", values);
-        return typed;
+        return new FormRow(typed, "s");
     }
 
     @Test
     void aCompoundTrainAndANeutralAreRead() {
-        Stage stage = StageReader.read(row("GEAR", "low N high", "24/48*20/80 N 1"), "s").orElseThrow();
+        Stage stage = StageReader.read(row("GEAR", "low N high", "24/48*20/80 N 1")).orElseThrow();
         assertThat(stage.positions().get(0).transmission().factor().orElseThrow().low()).isEqualTo(0.125);
         assertThat(stage.positions().get(1).transmission()).isInstanceOf(Transmission.Neutral.class);
         assertThat(stage.positions().get(2).transmission().factor().orElseThrow().low()).isEqualTo(1);
@@ -62,13 +63,13 @@ class MachineFormTest {
             a: in out; b: in       | a-in out b-in               | a: in out; b: in
             """)
     void leversEngagedOneAtATimeAreOneRow(String typed, String labels, String back) {
-        FormInput row = row("GEAR", typed, "");
-        row.set("s.pattern", "ONE_AT_A_TIME");
-        Stage stage = StageReader.read(row, "s").orElseThrow();
+        FormRow row = row("GEAR", typed, "");
+        row.set("pattern", "ONE_AT_A_TIME");
+        Stage stage = StageReader.read(row).orElseThrow();
         assertThat(stage.positions().stream().map(p -> p.label()).collect(java.util.stream.Collectors.joining(" "))).isEqualTo(labels);
-        StageReader.write(stage, row, "s");
-        assertThat(row.get("s.positions")).isEqualTo(back);
-        assertThat(StageReader.read(row, "s")).contains(stage);
+        StageReader.write(stage, row);
+        assertThat(row.get("positions")).isEqualTo(back);
+        assertThat(StageReader.read(row)).contains(stage);
     }
 
     @ParameterizedTest
@@ -79,15 +80,15 @@ class MachineFormTest {
             : 1; b: 2
             """)
     void leversWithoutTheirPlacesAreAskedFor(String typed) {
-        FormInput row = row("GEAR", typed, "");
-        row.set("s.pattern", "ONE_AT_A_TIME");
-        assertThat(StageReader.read(row, "s")).isEmpty();
-        assertThat(row.isWrong("s.positions")).isTrue();
+        FormRow row = row("GEAR", typed, "");
+        row.set("pattern", "ONE_AT_A_TIME");
+        assertThat(StageReader.read(row)).isEmpty();
+        assertThat(row.typed().isWrong("s.positions")).isTrue();
     }
 
     @Test
     void anInverterIsReadByItsFrequencies() {
-        Stage stage = StageReader.read(row("INVERTER", "", "20 80 50"), "s").orElseThrow();
+        Stage stage = StageReader.read(row("INVERTER", "", "20 80 50")).orElseThrow();
         assertThat(stage.kind()).isEqualTo(StageKind.INVERTER);
         assertThat(stage.positions().get(2).transmission().factor().orElseThrow().low()).isEqualTo(0.4);
         assertThat(stage.positions().get(2).transmission().factor().orElseThrow().high()).isEqualTo(1.6);
@@ -96,20 +97,20 @@ class MachineFormTest {
     /** The speeds of most plates beside an inverter stand at its plate frequency: a place of its own, named under Positions. */
     @Test
     void anInverterMayHaveAPlaceAtItsPlateFrequency() {
-        FormInput row = row("INVERTER", "50Hz", "25 75 50");
-        Stage stage = StageReader.read(row, "s").orElseThrow();
+        FormRow row = row("INVERTER", "50Hz", "25 75 50");
+        Stage stage = StageReader.read(row).orElseThrow();
         assertThat(stage.ownPlace()).contains("50Hz");
         assertThat(stage.positions().get(stage.indexOf("50Hz")).transmission().factor().orElseThrow().low()).isEqualTo(1);
-        StageReader.write(stage, row, "s");
-        assertThat(row.get("s.positions")).isEqualTo("50Hz");
-        assertThat(row.get("s.values")).isEqualTo("25 75 50");
-        assertThat(StageReader.read(row, "s")).contains(stage);
-        FormInput two = row("INVERTER", "50Hz 60Hz", "25 75 50");
-        StageReader.read(two, "s");
-        assertThat(two.isWrong("s.positions")).isTrue();
-        FormInput variator = row("VARIATOR", "1 2 3", "0.4 2.5");
-        StageReader.read(variator, "s");
-        assertThat(variator.isWrong("s.positions")).isTrue();
+        StageReader.write(stage, row);
+        assertThat(row.get("positions")).isEqualTo("50Hz");
+        assertThat(row.get("values")).isEqualTo("25 75 50");
+        assertThat(StageReader.read(row)).contains(stage);
+        FormRow two = row("INVERTER", "50Hz 60Hz", "25 75 50");
+        StageReader.read(two);
+        assertThat(two.typed().isWrong("s.positions")).isTrue();
+        FormRow variator = row("VARIATOR", "1 2 3", "0.4 2.5");
+        StageReader.read(variator);
+        assertThat(variator.typed().isWrong("s.positions")).isTrue();
     }
 
     @ParameterizedTest
@@ -121,9 +122,9 @@ class MachineFormTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"GEAR|A A|", "GEAR|A B|24/48", "GEAR|A|24/48/3", "GEAR|A|x", "NONSENSE|A|1", "GEAR|a\u007cb|1"})
     void whatIsNoStageIsRefusedAtItsField(String kind, String positions, String values) {
-        FormInput typed = row(kind, positions, values == null ? "" : values);
-        assertThat(StageReader.read(typed, "s")).isEmpty();
-        assertThat(typed.isClean()).isFalse();
+        FormRow typed = row(kind, positions, values == null ? "" : values);
+        assertThat(StageReader.read(typed)).isEmpty();
+        assertThat(typed.typed().isClean()).isFalse();
     }
 
     private static final List<Lever> TWO = List.of(new Lever("range", List.of("A", "B")), new Lever("gear", List.of("1", "2")));
@@ -150,11 +151,11 @@ class MachineFormTest {
     @Test
     void typedCellsKeepTheirPlaceWhenALeverChanges() {
         FormInput typed = FormInput.blank();
-        PlateGrid.reshape(typed, TWO, PlateGrid.SPEED);
+        PlateGrid.reshape(typed, TWO, FormPlate.SPEED);
         typed.set("cell0", "50");
         typed.set("cell3", "400");
         List<Lever> three = List.of(new Lever("range", List.of("A", "B")), new Lever("gear", List.of("1", "2", "3")));
-        PlateGrid.reshape(typed, three, PlateGrid.SPEED);
+        PlateGrid.reshape(typed, three, FormPlate.SPEED);
         assertThat(typed.get("cell0")).isEqualTo("50");
         assertThat(typed.get("cell4")).isEqualTo("400");
         assertThat(typed.get("cell3")).isEmpty();
@@ -165,7 +166,7 @@ class MachineFormTest {
         FormInput typed = FormInput.blank();
         String wide = "p ".repeat(300).strip();
         typed.set("shape", wide + "|" + wide + "|" + wide);
-        PlateGrid.reshape(typed, TWO, PlateGrid.SPEED);
+        PlateGrid.reshape(typed, TWO, FormPlate.SPEED);
         assertThat(typed.get("shape")).isEqualTo("A B|1 2");
     }
 }

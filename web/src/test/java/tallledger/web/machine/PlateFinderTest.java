@@ -24,7 +24,7 @@ class PlateFinderTest {
     }
 
     private static MachineDescription taken(FormInput typed, int offer) {
-        PlateFinder.take(typed, PlateFinder.found(typed, "").orElseThrow().offers().get(offer), "");
+        PlateFinder.take(typed, PlateFinder.found(typed, FormPlate.SPEED).orElseThrow().offers().get(offer), FormPlate.SPEED);
         Optional<MachineDescription> machine = MachineForm.description(typed, Optional.empty(), Rules.shipped());
         assertThat(typed.errors()).isEmpty();
         return machine.orElseThrow();
@@ -44,7 +44,7 @@ class PlateFinderTest {
     @Test
     void aBareListBecomesTheLeversThatExplainItAndTheMotorStays() {
         FormInput typed = asked("1400 1000 710 500 355 250 180 125 90 63 45 31.5", "3 and 4");
-        List<PlateFinder.OfferedLayout> offers = PlateFinder.found(typed, "").orElseThrow().offers();
+        List<PlateFinder.OfferedLayout> offers = PlateFinder.found(typed, FormPlate.SPEED).orElseThrow().offers();
         assertThat(offers).hasSize(3);
         int wanted = offers.indexOf(offers.stream().filter(o -> o.sizes().equals("3 × 4")).findFirst().orElseThrow());
         MachineDescription machine = taken(typed, wanted);
@@ -56,7 +56,7 @@ class PlateFinderTest {
     @Test
     void aMisreadSpeedStandsAsItWasReadAndThePlateCheckNamesIt() {
         FormInput typed = asked("50 65 95 110 250 325 745 550", "2, 4");
-        PlateFinder.FoundLayouts found = PlateFinder.found(typed, "").orElseThrow();
+        PlateFinder.FoundLayouts found = PlateFinder.found(typed, FormPlate.SPEED).orElseThrow();
         int wanted = (int) found.offers().stream().takeWhile(o -> !(o.sizes().equals("2 × 4") && o.leftOut().get(0).at().equals("B3")))
                 .count();
         assertThat(found.offers().get(wanted).leftOut()).singleElement().satisfies(out -> {
@@ -109,8 +109,8 @@ class PlateFinderTest {
     void feedsComeTheSameWay() {
         FormInput typed = asked("", "");
         typed.set("feedlist", ".002 in .004 .008 .016");
-        PlateFinder.FoundLayouts found = PlateFinder.found(typed, "feed").orElseThrow();
-        PlateFinder.take(typed, found.offers().get(0), "feed");
+        PlateFinder.FoundLayouts found = PlateFinder.found(typed, FormPlate.FEED).orElseThrow();
+        PlateFinder.take(typed, found.offers().get(0), FormPlate.FEED);
         typed.set("feedUnit", "INCH");
         typed.set("feedPer", "REV");
         MachineDescription machine = MachineForm.description(typed, Optional.empty(), Rules.shipped()).orElseThrow();
@@ -121,7 +121,7 @@ class PlateFinderTest {
     void feedsThatSlideAreADialWithTwoEnds() {
         FormInput typed = asked("", "");
         typed.set("feedlist", "0.05 to 0.5");
-        PlateFinder.take(typed, PlateFinder.found(typed, "feed").orElseThrow().offers().get(0), "feed");
+        PlateFinder.take(typed, PlateFinder.found(typed, FormPlate.FEED).orElseThrow().offers().get(0), FormPlate.FEED);
         typed.set("feedUnit", "MM");
         typed.set("feedPer", "REV");
         MachineDescription machine = MachineForm.description(typed, Optional.empty(), Rules.shipped()).orElseThrow();
@@ -138,7 +138,7 @@ class PlateFinderTest {
             12 from 31.5 to 1400 | 12
             """)
     void noLeverIsOfferedThatTheFormWouldRefuse(String list, String single) {
-        PlateFinder.FoundLayouts found = PlateFinder.found(asked(list, ""), "").orElseThrow();
+        PlateFinder.FoundLayouts found = PlateFinder.found(asked(list, ""), FormPlate.SPEED).orElseThrow();
         assertThat(found.offers().stream().filter(o -> o.levers().size() == 1).map(PlateFinder.OfferedLayout::sizes).findFirst().orElse(""))
                 .isEqualTo(single);
         for (int i = 0; i < found.offers().size(); i++) {
@@ -149,11 +149,11 @@ class PlateFinderTest {
 
     @Test
     void leversCountedAreAskedForWhereOnlyTheEndsAreKnown() {
-        assertThat(PlateFinder.found(asked("12 from 31.5 to 1400", "6"), "").orElseThrow().offers())
+        assertThat(PlateFinder.found(asked("12 from 31.5 to 1400", "6"), FormPlate.SPEED).orElseThrow().offers())
                 .extracting(PlateFinder.OfferedLayout::sizes)
                 .contains("2 × 6")
                 .doesNotContain("3 × 4");
-        PlateFinder.FoundLayouts none = PlateFinder.found(asked("12 from 31.5 to 1400", "3 and 5"), "").orElseThrow();
+        PlateFinder.FoundLayouts none = PlateFinder.found(asked("12 from 31.5 to 1400", "3 and 5"), FormPlate.SPEED).orElseThrow();
         assertThat(none.offers()).isEmpty();
         assertThat(none.says()).extracting(r -> r.code()).contains("arrange.no-such");
     }
@@ -170,7 +170,7 @@ class PlateFinderTest {
             """)
     void whatIsWrongIsSaidWhereItWasTyped(String list, String counted, String field, String code) {
         FormInput typed = asked(list, counted == null ? "" : counted);
-        assertThat(PlateFinder.found(typed, "")).isEmpty();
+        assertThat(PlateFinder.found(typed, FormPlate.SPEED)).isEmpty();
         assertThat(typed.errors().get(field).code()).isEqualTo(code);
     }
 }

@@ -102,7 +102,7 @@ class TakenAlongTest {
         typed.set("cell1", "45");
         typed.set("stage1.name", "lever");
         typed.set("stage1.positions", "1 1 1");
-        PlateGrid kept = PlateGrid.kept(typed, MachineForm.leversSoFar(typed), PlateGrid.SPEED);
+        PlateGrid kept = PlateGrid.kept(typed, DriveFields.leversSoFar(typed), FormPlate.SPEED).orElseThrow();
         assertThat(kept.columns()).containsExactly("1", "2", "3");
         assertThat(typed.get("cell1")).isEqualTo("45");
     }

@@ -59,17 +59,17 @@ final class Described {
         Visitor.Filled form = Visitor.form(visitor.open("/machines/new"), "/machines");
         form.set("family", machine.get("family").asString()).set("unit", machine.get("units").asString().equals("in") ? "INCH" : "MM")
                 .set("name", machine.get("name").asString().replaceFirst(" \\(.*", ""));
-        form = Visitor.form(visitor.press(form, "do", "usual"), "/machines");
+        form = Visitor.form(visitor.pressTo(form, "/axes/usual"), "/machines");
         drive(form);
         fitOut(form);
-        form = Visitor.form(visitor.press(form, "do", "layout"), "/machines");
+        form = Visitor.form(visitor.pressTo(form, "/speeds/layout"), "/machines");
         Document laid = plate(visitor, form);
         form = Visitor.form(laid, "/machines");
         for (JsonNode by : said) {
             form.set("said", by.get("words").asString()).set("saidBy", SOURCES.get(by.get("by").asString()));
-            form = Visitor.form(visitor.press(form, "do", "split"), "/machines");
+            form = Visitor.form(visitor.pressTo(form, "/claims/split"), "/machines");
         }
-        Document saved = visitor.press(form, "do", "save");
+        Document saved = visitor.press(form);
         String at = saved.location();
         if (!at.matches(".*/machines/\\d+")) {
             throw new Visitor.Missing("the machine was not saved: " + Visitor.wrong(saved));
@@ -204,7 +204,7 @@ final class Described {
                 form.set("cell" + i, cells.getOrDefault(keys.get(i), "?").replace("-", "x"));
             }
         }
-        return visitor.press(form, "do", "layout");
+        return visitor.pressTo(form, "/speeds/layout");
     }
 
     /** "pulley 2" is position 2 of the pulley; "L a" one position each of the first levers that have them. */

@@ -27,7 +27,7 @@ final class Shown {
     /** What a page names by title, label or hint is seen as well. */
     private static final List<String> SAID = List.of("title", "aria-label", "placeholder", "alt");
 
-    /** Forms of open steps that were read already, by kind of machine. */
+    /** Forms of open steps that were read already, by the units of the machine. */
     private static final Set<String> READ = new HashSet<>();
 
     private final Map<String, String> texts = new LinkedHashMap<>();
@@ -36,15 +36,15 @@ final class Shown {
     private final String whole;
     private final Map<String, Document> pages = new LinkedHashMap<>();
 
-    /** @param kind family and units: what an open step's form says was read once for all machines of a kind */
-    Shown(Visitor visitor, long survey, long machine, String kind) {
+    /** @param units of the machine: what the form of a step says that nobody did was read once for all machines of these units */
+    Shown(Visitor visitor, long survey, long machine, String units) {
         PAGES.forEach(page -> add(page, visitor.open("/surveys/" + survey + page)));
         Document its = visitor.open("/machines/" + machine);
         pages.put("machine", its);
         seen.add(visible(its));
         for (Element link : pages.get("/run").select("nav.steps a[href*=step=]")) {
             String key = link.attr("href").replaceFirst(".*step=", "");
-            if (!link.select(".is-open").isEmpty() && !READ.add(kind + " " + key)) {
+            if (!link.select(".is-open").isEmpty() && !READ.add(units + " " + key)) {
                 continue;
             }
             Document page = visitor.open("/surveys/" + survey + "/run?step=" + key);

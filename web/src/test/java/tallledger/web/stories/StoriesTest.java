@@ -92,7 +92,7 @@ class StoriesTest {
             doing.all();
             complaints.addAll(doing.complaints());
             JsonNode machine = story.get("machine");
-            Shown shown = new Shown(visitor, survey, described.id(), machine.get("family").asString() + machine.get("units").asString());
+            Shown shown = new Shown(visitor, survey, described.id(), machine.get("units").asString());
             if (System.getProperty("look") != null) {
                 System.out.println(Shown.visible(shown.page(System.getProperty("look"))));
             }

@@ -142,9 +142,20 @@ final class Visitor {
         if (!name.isEmpty()) {
             all.put(name, List.of(value));
         }
-        String body = all.entrySet().stream().flatMap(e -> e.getValue().stream().map(v -> enc(e.getKey()) + "=" + enc(v)))
+        return send(all, filled.form.attr("action"));
+    }
+
+    /** Presses a key that posts the form to an address of its own, ending so. */
+    Document pressTo(Filled filled, String action) {
+        Element key = filled.form.select("button[formaction$=" + action + "]").stream().findFirst()
+                .orElseThrow(() -> new Missing("no key for " + action + ", only " + filled.form.select("button").eachText()));
+        return send(filled.fields, key.attr("formaction"));
+    }
+
+    private Document send(Map<String, List<String>> fields, String action) {
+        String body = fields.entrySet().stream().flatMap(e -> e.getValue().stream().map(v -> enc(e.getKey()) + "=" + enc(v)))
                 .collect(Collectors.joining("&"));
-        Document answer = read(HttpRequest.newBuilder(URI.create(app.url(filled.form.attr("action").replaceFirst("#.*", ""))))
+        Document answer = read(HttpRequest.newBuilder(URI.create(app.url(action.replaceFirst("#.*", ""))))
                 .header("Content-Type", "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString(body)).build());
         refusals.addAll(wrong(answer));
         return answer;
