@@ -7,10 +7,11 @@ export function machineForm() {
   let asked = 0;
   return {
     look(event) {
-      if (!RECKONED.test(event.target.name || "")) { return; }
+      const { look } = this.$root.dataset;
+      if (!look && !RECKONED.test(event.target.name || "")) { return; }
       const ticket = ++asked;
       const body = new URLSearchParams(new FormData(this.$root));
-      fetch("/machines/preview", { method: "POST", body, headers: { "X-Requested-With": "fetch" } })
+      fetch(look || "/machines/preview", { method: "POST", body, headers: { "X-Requested-With": "fetch" } })
         .then((answer) => (answer.ok ? answer.text() : Promise.reject(answer.status)))
         .then((html) => { if (ticket === asked) { this.$refs.live.innerHTML = html; } })
         .catch(() => { /* The form itself is untouched; the next key tries again. */ });

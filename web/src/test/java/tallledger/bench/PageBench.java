@@ -26,7 +26,7 @@ public final class PageBench {
     private static final List<String> PAGES = List.of("/", "/machines/1", "/machines/1/edit", "/surveys/3/run", "/surveys/10/run",
             "/surveys/3/speeds", "/surveys/18/speeds",
             "/surveys/3/faults", "/surveys/3/entries", "/house", "/surveys/3/movement", "/surveys/3/threads", "/surveys/10/cycles",
-            "/surveys/3/kit", "/machines/1/fitout", "/house/repairs", "/machines/new",
+            "/surveys/3/kit", "/machines/1/fitout", "/house/repairs", "/machines/new", "/start",
             "/surveys/5/verdict", "/surveys/3/verdict", "/surveys/3/verdict/print", "/surveys/3/verdict.pdf");
     private static final Pattern ELEMENT = Pattern.compile("<[a-z]");
 

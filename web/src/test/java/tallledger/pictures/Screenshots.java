@@ -15,7 +15,7 @@ public final class Screenshots {
 
     static {
         VIEWS.put("shelf", "/");
-        VIEWS.put("describe", "/machines/new?start=geared-head-lathe");
+        VIEWS.put("start", "/start");
         VIEWS.put("machine", "/machines/1");
         VIEWS.put("run-sheet", "/surveys/3/run?step=0-2-0-0");
         VIEWS.put("speeds", "/surveys/3/speeds");
@@ -59,13 +59,11 @@ public final class Screenshots {
         VIEWS.forEach((name, path) -> {
             if (names.isEmpty() || names.contains(name)) {
                 page.navigate(App.demo().url(path));
-                if (name.equals("describe")) {
+                if (name.equals("start")) {
                     page.fill("#name", "Kestrel 12");
-                    page.fill("#list", "31.5 45 63 90 125 180 250 355 500 710 1000 1400");
-                    page.fill("#counted", "3 and 4");
-                    page.click("button[formaction$='speeds/find']");
-                    Browser.settle(page);
-                    page.evaluate("document.querySelector('.finder').scrollIntoView()");
+                    page.fill("#said", "Geared head lathe, swing 410 mm, 1000 between centres, 2 hp, reground 1994.\n"
+                            + "Speeds 31.5 45 63 90 125 180 250 355 500 710 1000 1400 rpm");
+                    page.waitForSelector(".lever-choice");
                 }
                 page.waitForTimeout(300);
                 page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("docs/screenshots", name + ".png")));

@@ -68,7 +68,7 @@ class BroughtInTest {
         assertThat(page.locator("button:has-text('Record it')").count()).isZero();
         page.fill("#text", page.inputValue("#text").replace("maybe", "yes").replace("Q9,12,,,,", ""));
         page.click("text=Look at it");
-        assertThat(browser.text()).contains("What will be recorded", "not as it should be, no bulb");
+        assertThat(browser.text()).contains("What will be recorded", "not good, no bulb");
         assertThat(now(survey).head()).as("nothing so far").isEqualTo(before);
         page.click("text=Record it");
         page.waitForURL("**/entries");

@@ -120,7 +120,7 @@ class DescribeTest {
         Page page = browser.page();
         page.navigate(APP.url("/machines/new?start=universal-mill"));
         assertThat(page.locator(".so-far").innerText())
-                .matches("So far its survey would hold 18 speeds and \\d+ other steps: about \\d+ minutes.*");
+                .matches("So far its survey has 18 speeds and \\d+ other steps. They take about \\d+ minutes.*");
         page.fill("#name", "Told");
         page.fill("#said", "18 speeds; travels 36 x 10 x 16 in\ncollets 1 to 16 by 0.5\nnext to no backlash\nalles läuft");
         page.selectOption("#saidBy", "FORMER_OPERATOR");
@@ -151,6 +151,7 @@ class DescribeTest {
         assertThat(new Http(APP).get("/surveys/" + survey + "/run").body()).doesNotContain("step=rapid.table");
         page.goBack();
         Browser.settle(page);
+        page.click(".more summary");
         page.click("text=Describe its sister");
         page.waitForURL("**/sister");
         assertThat(page.inputValue("#name")).isEqualTo("Told (2)");

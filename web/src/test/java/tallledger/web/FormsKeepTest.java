@@ -69,7 +69,7 @@ class FormsKeepTest {
     private static List<String> pages() {
         String s = "/surveys/" + survey;
         String m = "/machines/" + machine;
-        return List.of("/machines/new", m, m + "/edit", m + "/fitout", m + "/chart", m + "/away", m + "/table", "/machines/bring",
+        return List.of("/start", "/machines/new", m, m + "/edit", m + "/fitout", m + "/chart", m + "/away", m + "/table", "/machines/bring",
                 s + "/run", s + "/run?step=backlash-x", s + "/run?step=serial", s + "/speeds", s + "/accuracy", s + "/faults", s + "/kit",
                 s + "/table?what=kit", s + "/entries", s + "/entries?strike=3", s + "/verdict", s + "/close", s + "/paper/type",
                 "/surveys/" + ready + "/run", "/surveys/5/cut", "/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3",
@@ -78,7 +78,7 @@ class FormsKeepTest {
     }
 
     /** What every form that takes words, figures or choices is sent to. */
-    private static final List<String> ALL = List.of("/machines", "/machines/N", "/machines/N/surveys", "/machines/N/fitout",
+    private static final List<String> ALL = List.of("/start", "/machines", "/machines/N", "/machines/N/surveys", "/machines/N/fitout",
             "/machines/N/chart", "/machines/N/away", "/machines/N/table", "/machines/bring", "/surveys/N/start", "/surveys/N/plan",
             "/surveys/N/photos", "/surveys/N/step", "/surveys/N/run", "/surveys/N/pass", "/surveys/N/temperatures",
             "/surveys/N/faults/repair", "/surveys/N/kit", "/surveys/N/kit/mark", "/surveys/N/table", "/surveys/N/entries/remark",

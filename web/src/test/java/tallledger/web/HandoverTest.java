@@ -484,7 +484,7 @@ class HandoverTest {
         long other = Scenes.readySurvey(app);
         Http http = new Http(app);
         String page = "/surveys/" + other + "/close";
-        assertThat(http.get(page).body()).contains("Not shown good by any run", "Close and seal it");
+        assertThat(http.get(page).body()).contains("Not proven by any run", "Close and seal it");
         Map<String, String> form = http.form(page, page);
         assertThat(http.post(page, form, "author", "Q. Tester").body()).contains("Tick that you have read what is open");
         for (int press = 0; press < 2; press++) {

@@ -59,7 +59,7 @@ class MoneyScreenTest {
         int before = entries(survey);
         String offer = page.locator(".sums dd").nth(2).innerText();
         page.selectOption("select[name^='if-'] >> nth=0", "bad");
-        page.click("text=Suppose this");
+        page.click("text=Try this");
         page.waitForSelector("text=nothing of that is recorded");
         assertThat(page.url()).contains("if-").contains("=bad");
         assertThat(page.locator(".sums dd").nth(2).innerText()).isNotEqualTo(offer);
@@ -87,7 +87,7 @@ class MoneyScreenTest {
         page.navigate(App.demo().url("/"));
         page.check("input[name=s][value='20']");
         page.check("input[name=s][value='21']");
-        page.click("text=Side by side: the ticked ones");
+        page.click("text=Compare the ticked ones");
         page.waitForURL("**/beside?**");
         assertThat(browser.text()).contains("Brinmoor K3", "Castervale U2", "Tested on one and not on another",
                 "Table and cross travel square per 300 mm", "not tested");
@@ -129,7 +129,7 @@ class MoneyScreenTest {
         page.selectOption("#sort", "PUT_RIGHT");
         page.click("text=Show");
         page.waitForURL("**/?q=dunmarsh**");
-        assertThat(browser.text()).contains("Dunmarsh P20", "Dunmarsh R50", "put right", "offer £").doesNotContain("Brinmoor");
+        assertThat(browser.text()).contains("Dunmarsh P20", "Dunmarsh R50", "repairs", "offer £").doesNotContain("Brinmoor");
         assertThat(page.inputValue("#q")).isEqualTo("dunmarsh");
         page.navigate(App.demo().url("/?q=nobody&family=%00&page=99999999&sort=x"));
         assertThat(browser.text()).contains("No machine on the shelf is like that.");
@@ -167,6 +167,7 @@ class MoneyScreenTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(App.demo().url("/machines/" + id));
+        page.click(".more summary");
         page.click("text=Put it away");
         page.fill("[name=author]", "Q. Tester");
         page.click("button:has-text('Put it away')");

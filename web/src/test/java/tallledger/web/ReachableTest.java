@@ -58,7 +58,7 @@ class ReachableTest {
 
     static Stream<String> views() {
         long ready = Scenes.readySurvey(App.demo());
-        return Stream.of("/", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/3/run", "/surveys/" + ready + "/run",
+        return Stream.of("/", "/start", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/3/run", "/surveys/" + ready + "/run",
                 "/surveys/" + ready + "/run?step=check-BRAKE",
                 "/surveys/3/speeds", "/surveys/3/faults", "/surveys/10/speeds", "/machines/11/drive", "/house?rule=LATHE_NOSE",
                 "/house/steps?step=lock", "/house/checks?row=3", "/house/gauges?gauge=new", "/house/keys", "/house/backup", "/check",

@@ -134,7 +134,7 @@ class ReportTest {
     void theCoverIsOnePage() throws Exception {
         for (String how : List.of("", "?size=Letter", "?size=Letter&money=yes")) {
             try (PDDocument pdf = pdf(app, survey, how)) {
-                assertThat(text(pdf, 1, 1)).as(how).contains("At a glance", "as it stood (entry", "not as it should", "steps and speeds",
+                assertThat(text(pdf, 1, 1)).as(how).contains("At a glance", "as it stood (entry", "not good", "steps and speeds",
                         "Made at entry " + now().head());
                 assertThat(text(pdf, 2, 2)).as(how).contains("Condition", "In all").doesNotContain("Made at entry " + now().head() + ".");
                 assertThat(text(pdf, 1, 1).contains("Put right")).as(how).isEqualTo(how.contains("money"));
@@ -177,7 +177,7 @@ class ReportTest {
             String part = text.substring(text.indexOf("Of these nothing is known"),
                     text.indexOf("Cautions", text.indexOf("Of these nothing is known")));
             assertThat(untested).allSatisfy(name -> assertThat(part).contains(name));
-            assertThat(text).contains("Time lines", "Movement", "Acceptance chart", "guards in place and shut");
+            assertThat(text).contains("Time lines", "Axes and feeds", "Acceptance chart", "guards in place and shut");
         }
     }
 

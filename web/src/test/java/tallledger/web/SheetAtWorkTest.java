@@ -106,7 +106,7 @@ class SheetAtWorkTest {
         page.click("button[value=good]");
         page.waitForSelector(".timeline");
         assertThat(browser.text()).contains("recorded as entry 3: failed", "A hazard: it moves by itself and can take a hand. Nobody "
-                + "uses the machine until it is put right.");
+                + "uses the machine until it is repaired.");
         page.navigate(app.url("/surveys/" + survey + "/run?step=direction"));
         assertThat(page.locator(".stopuse").innerText()).contains("Stop use.", "starts by itself: must not happen");
         page.navigate(app.url("/surveys/" + survey + "/cycles"));
@@ -229,10 +229,10 @@ class SheetAtWorkTest {
         page.waitForSelector(".done");
         page.navigate(app.url("/surveys/" + survey + "/faults"));
         assertThat(browser.text()).contains("Saddle: lock BEFORE USE open", "Is the handle at the end of its thread? Set it a tooth back",
-                "Once it is put right, to be done again: Saddle: lock.");
+                "Once it is repaired, do again: Saddle: lock.");
         page.selectOption("#part", "system|lock|saddle");
         page.fill("#what", "handle set a tooth back");
-        page.click("button:text-is('It is put right')");
+        page.click("button:text-is('Mark repaired')");
         page.waitForSelector("text=repaired, to be re-tested");
         assertThat(browser.text()).contains("repaired, to be re-tested", "To be done again, and only these: Saddle: lock.",
                 "saddle: lock handle set a tooth back");
@@ -256,11 +256,11 @@ class SheetAtWorkTest {
         page.selectOption("#state", "MISSING");
         page.fill("#promised", "the owner");
         page.fill("#cost", "cheap");
-        page.click("text=Put it down");
+        page.click("button:text-is('Record')");
         page.waitForSelector("#wrong-cost");
         assertThat(page.inputValue("#promised")).isEqualTo("the owner");
         page.fill("#cost", "650");
-        page.click("text=Put it down");
+        page.click("button:text-is('Record')");
         page.waitForSelector("td:text-is('650')");
         assertThat(browser.text())
                 .contains("1 seen, 1 missing, 0 awaited, 0 not looked for; 1 promised to this buyer. To replace what is missing "

@@ -175,10 +175,10 @@ class SpindleDriveTest {
         page.navigate(app.url("/surveys/" + survey + "/faults"));
         assertThat(page.locator(".suspect tbody tr").first().innerText()).contains("Empty drawbar rattling", "nothing");
         page.selectOption("#part", "gear|3");
-        page.click("button:text-is('It is put right')");
-        assertThat(page.locator("#wrong-what").innerText()).contains("Write what was put right");
+        page.click("button:text-is('Mark repaired')");
+        assertThat(page.locator("#wrong-what").innerText()).contains("Write what was repaired");
         page.fill("#what", "new pair, 36 and 45 teeth");
-        page.click("button:text-is('It is put right')");
+        page.click("button:text-is('Mark repaired')");
         assertThat(browser.text()).contains("To be done again, and only these: A3, B3, C3.", "new pair, 36 and 45 teeth");
         page.navigate(app.url("/surveys/" + survey + "/run"));
         assertThat(browser.text()).contains("It failed before the repair: repeat it.");
@@ -209,13 +209,13 @@ class SpindleDriveTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         step(page, survey, "check-BRAKE");
-        page.click("text=As it should >> nth=0");
+        page.click("button:text-is('Good') >> nth=0");
         assertThat(page.locator("#wrong-seconds").innerText()).contains("how many seconds");
         page.fill("#seconds", "6.5");
-        page.click("text=As it should >> nth=0");
+        page.click("button:text-is('Good') >> nth=0");
         step(page, survey, "check-SHIFT_UP");
         page.fill("#remark", "three times to and fro");
-        page.click("text=Not as it should");
+        page.click("button:text-is('Not good')");
         Browser.settle(page);
         page.navigate(app.url("/surveys/" + survey + "/verdict"));
         assertThat(browser.text()).contains("The brake stops the spindle in 6.5 s: sound.",

@@ -121,7 +121,7 @@ class StepPostsTest {
         }
         assertThat(survey(survey).entries()).hasSize(3);
         assertThat(http.get(verdict).body()).contains("Made so: only used by daylight.", "It costs 1 min each time, 20 times a day: 20 "
-                + "min a day.", "To put right: 15 to 15, likely 15.");
+                + "min a day.", "To repair: 15 to 15, likely 15.");
         assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Finding of entry 2 judged note");
     }
 

@@ -139,7 +139,7 @@ class TrustTest {
         assertThat(refused.body()).contains("Something that stops use is still open");
         ticked.add(Map.entry("known", "2"));
         assertThat(http.post("/surveys/" + survey + "/start", ticked).statusCode()).isEqualTo(302);
-        assertThat(page(survey, "0-0-0")).contains("id=\"reading\"", "Nobody else uses the machine until it is put right");
+        assertThat(page(survey, "0-0-0")).contains("id=\"reading\"", "Nobody else uses the machine until it is repaired");
         assertThat(survey(survey).steps().sitting().despite()).containsExactly(2);
         assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("run on with this known and kept clear of, of entry 2");
     }

@@ -38,6 +38,9 @@ class WholeSurveyTest {
             Page page = browser.page();
             page.navigate(app.url("/"));
             assertThat(browser.text()).contains("The shelf is empty");
+            browser.tabTo("a[href='/start']");
+            page.keyboard().press("Enter");
+            page.waitForURL("**/start");
             browser.tabTo("a[href='/machines/new']");
             page.keyboard().press("Enter");
             page.waitForURL("**/new");
@@ -149,7 +152,7 @@ class WholeSurveyTest {
                 "How the levers engage was not noted.",
                 "No run was noted quiet; silence here is not a finding.",
                 "One entry was struck and stays readable in the ledger.",
-                "12 distinct speeds exist: 12 run, 11 proven, 1 not shown good.",
+                "12 distinct speeds exist: 12 run, 11 proven, 1 not proven good.",
                 "The survey is not sealed: it could be cut short unseen.");
         assertThat(page.locator(".standing").innerText()).isEqualTo("short");
     }

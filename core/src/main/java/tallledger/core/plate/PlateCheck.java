@@ -124,9 +124,9 @@ public record PlateCheck(List<PlateRemark> remarks, LeverFactors factors, Option
     private static PlateRemark suspect(SpeedPlate plate, List<String> key, double predicted, boolean alternative) {
         BigDecimal typed = plate.cell(key).value().orElseThrow();
         List<Misreading> readings = Misreading.explaining(typed, predicted, neighbours(plate, key));
-        double residual = Math.log(typed.doubleValue() / predicted);
+        double off = 100 * (typed.doubleValue() / predicted - 1);
         Reason because = Reason.of(alternative ? PlateReason.PLATE_SUSPECT_ALTERNATIVE : PlateReason.PLATE_SUSPECT,
-                plate.name(key), typed, shown(predicted), residual);
+                plate.name(key), typed, shown(predicted), off);
         return new PlateRemark(Kind.SUSPECT, List.of(key), Optional.of(shown(predicted)), readings, because);
     }
 

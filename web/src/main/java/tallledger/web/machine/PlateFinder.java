@@ -29,7 +29,7 @@ import tallledger.web.words.WebReason;
  * From speeds or feeds as they stand on the plate, or as a list somebody recites, to levers with their plate: what fits is offered, one
  * key takes it into the form's rows.
  */
-final class PlateFinder {
+public final class PlateFinder {
 
     private static final int MOST_OFFERED = 12;
     private static final int MOST_KEPT = 16;
@@ -48,7 +48,7 @@ final class PlateFinder {
      *
      * @param more arrangements beyond those offered
      */
-    record FoundLayouts(List<OfferedLayout> offers, int more, List<Reason> says) {
+    public record FoundLayouts(List<OfferedLayout> offers, int more, List<Reason> says) {
     }
 
     /**

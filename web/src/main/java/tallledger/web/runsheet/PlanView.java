@@ -67,9 +67,6 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
             summary.add(Reason.of(runs.provenFewest() ? WebReason.PLAN_FEWEST : WebReason.PLAN_PERHAPS_FEWEST, runs.lowerBound()));
             runs.warm().ifPresent(warm -> summary.add(Reason.of(WebReason.PLAN_WARM, runs.runs().size() - warm)));
         }
-        if (runs.timeRatio() > 1.0005) {
-            summary.add(Reason.of(WebReason.PLAN_GAP, (runs.timeRatio() - 1) * 100));
-        }
         plan.spindle().minutes().filter(m -> m.worth() > 0).ifPresent(m -> summary.add(m.bound() > m.worth() + 1
                 ? Reason.of(WebReason.PLAN_BUYS_PERHAPS, money(survey, words, m.worth()), money(survey, words, m.bound()))
                 : Reason.of(WebReason.PLAN_BUYS, money(survey, words, m.worth()))));
