@@ -35,7 +35,7 @@ class MoneyScreenTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(App.demo().url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).contains("Too little was looked at to say more: 0 %", "Nobody has typed a price");
+        assertThat(browser.text()).contains("Only 0 % of the risk has been checked: too little to say more.", "Nobody has typed a price");
         page.fill("#asking", "four thousand");
         page.fill("#currency", "£");
         page.click("text=Reckon with these");

@@ -151,4 +151,30 @@ class StartTest {
         assertThat(second).isEqualTo(first);
         assertThat(Jsoup.parse(http.get("/").body()).select("th a").eachText()).containsOnlyOnce("Once");
     }
+
+    /** Before the first speed it is asked how the levers stand; the answer is the machine's, and the survey judges by it. */
+    @Test
+    void leversAreAskedForBeforeTheFirstSpeedAndNotAfterIt() {
+        Http http = new Http(APP);
+        String at = http.post("/start", form(http), "name", "Asked", "author", "Q", "said",
+                "speeds 31.5 45 63 90 125 180 250 355 500 710 1000 1400").headers().firstValue("Location").orElse("").replaceFirst("/run$",
+                        "")
+                .replaceFirst(".*(?=/surveys)", "");
+        Document asked = Jsoup.parse(http.get(at + "/run?step=0-0").body());
+        assertThat(asked.select(".lever-question button").eachText()).hasSize(10).anyMatch(t -> t.startsWith("3 × 4"));
+        assertThat(Jsoup.parse(http.get(at + "/run?step=serial").body()).select(".lever-question")).isEmpty();
+        Map<String, String> form = http.form(at + "/run?step=0-0", at + "/levers");
+        String choice = asked.select(".lever-question button:contains(3 × 4)").attr("value");
+        assertThat(http.post(at + "/levers", form, "levers", "9 × 9, 1", "author", "Q").statusCode()).isEqualTo(302);
+        assertThat(Jsoup.parse(http.get(at + "/entries").body()).select("[id^=entry-]")).hasSize(1);
+        for (int again = 0; again < 2; again++) {
+            assertThat(http.post(at + "/levers", form, "levers", choice, "author", "Q").headers().firstValue("Location").orElse(""))
+                    .contains("/run");
+        }
+        assertThat(Jsoup.parse(http.get(at + "/entries").body()).select("[id^=entry-]")).hasSize(2);
+        Document sheet = Jsoup.parse(http.get(at + "/run?step=0-0-0").body());
+        assertThat(sheet.select(".lever-question")).isEmpty();
+        assertThat(sheet.select(".steps a[href*=step=]").eachAttr("href")).filteredOn(h -> h.matches(".*step=\\d-\\d-\\d")).hasSize(12);
+        assertThat(sheet.text()).doesNotContain("judges by version");
+    }
 }

@@ -44,7 +44,7 @@ class WholeMachineTest {
                     .containsExactlyElementsOf(wanted);
             Browser browser = Browser.open();
             browser.page().navigate(app.url("/surveys/3/verdict"));
-            assertThat(browser.text()).contains("82 of 90 steps were done: 79 as they should be, 2 only read, 1 not. 8 more are spared "
+            assertThat(browser.text()).contains("82 of 90 steps were done: 79 good, 2 only read, 1 not good. 8 more are spared "
                     + "by others.",
                     "Arm clamp alone: arm holds: too late, after 5.60 s instead of 0 to 3 s", "lags behind the key");
             assertThat(browser.page().locator(".findings li").count()).as("one finding, no more").isEqualTo(1);

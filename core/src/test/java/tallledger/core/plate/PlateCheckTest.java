@@ -33,7 +33,7 @@ class PlateCheckTest {
         PlateRemark suspect = only(check, Kind.SUSPECT);
         assertThat(suspect.cells()).containsExactly(List.of("B", "3"));
         assertThat(suspect.predicted().orElseThrow()).isEqualByComparingTo("251.3");
-        assertThat((double) suspect.because().arguments().get(3)).isCloseTo(0.108, offset(0.0005));
+        assertThat((double) suspect.because().arguments().get(3)).isCloseTo(100 * (280 / 251.3 - 1), offset(0.05));
         assertThat(suspect.readings()).first().isEqualTo(new Misreading(new BigDecimal("2.5E+2"), Misreading.Slip.DIGIT_MISREAD));
         double b = check.factors().factors(0).get(1).orElseThrow();
         double c = check.factors().factors(0).get(2).orElseThrow();

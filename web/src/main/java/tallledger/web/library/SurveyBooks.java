@@ -14,6 +14,7 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.machine.MachineDescription;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.ToldRatio;
@@ -48,6 +49,11 @@ public class SurveyBooks {
     public void renumberIn(StoredSurvey survey, Numbering numbering, String author, Submission submission) {
         inBoth(survey, author, submission,
                 under -> machineBooks.describeAnew(survey.machine().id(), survey.machine().description().with(numbering), author, under));
+    }
+
+    /** Describes the machine anew from within a survey, which judges by it from here on. */
+    public void describeIn(StoredSurvey survey, MachineDescription described, String author, Submission submission) {
+        inBoth(survey, author, submission, under -> machineBooks.describeAnew(survey.machine().id(), described, author, under));
     }
 
     /** Describes a ratio that readings told, and lets the survey judge by it. */

@@ -13,6 +13,8 @@ import tallledger.core.plan.SecondRuns;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Temperatures;
 
+import tallledger.web.machine.StartReading;
+
 /** What the run sheet has open. Each kind has a template of its name: what is filled in, what comes after a start, what stands beside. */
 public sealed interface OpenTask {
 
@@ -36,8 +38,10 @@ public sealed interface OpenTask {
      * @param methods  ways of reading it
      * @param method   the one taken last
      * @param feels    keys of how a lever shifts; none where nothing is shifted
+     * @param levers   ways in which its levers may stand, where nobody has looked at them yet
      */
-    record SpeedTask(SheetView sheet, List<Symptom> symptoms, List<GaugeChoice> methods, String method, List<ShiftFeel> feels)
+    record SpeedTask(SheetView sheet, List<Symptom> symptoms, List<GaugeChoice> methods, String method, List<ShiftFeel> feels,
+            List<StartReading.LeverChoice> levers)
             implements
                 OpenTask {
 
@@ -45,9 +49,10 @@ public sealed interface OpenTask {
         private static final List<Symptom> SYMPTOM_KEYS = List.of(Symptom.values()).stream()
                 .filter(s -> List.of(ShiftFeel.values()).stream().noneMatch(f -> f.symptom().filter(s::equals).isPresent())).toList();
 
-        static SpeedTask of(SheetView sheet, DriveTrain train, List<GaugeChoice> methods, String method) {
+        static SpeedTask of(SheetView sheet, DriveTrain train, List<GaugeChoice> methods, String method,
+                List<StartReading.LeverChoice> levers) {
             return new SpeedTask(sheet, SYMPTOM_KEYS.stream().filter(s -> isPossible(s, train)).toList(), methods, method,
-                    shifts(train) ? List.of(ShiftFeel.values()) : List.of());
+                    shifts(train) ? List.of(ShiftFeel.values()) : List.of(), levers);
         }
 
         /** Only what is shifted is felt to: a belt is laid over by hand, and a wheel of one speed has no lever. */

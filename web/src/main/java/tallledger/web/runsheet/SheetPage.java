@@ -47,6 +47,7 @@ import tallledger.web.housebook.Houses;
 import tallledger.web.instruments.Instruments;
 import tallledger.web.library.Plans;
 import tallledger.web.library.StoredSurvey;
+import tallledger.web.machine.LeverQuestion;
 import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
 
@@ -113,7 +114,7 @@ public class SheetPage {
     private OpenTask speed(StoredSurvey survey, Route route, FormInput typed) {
         return OpenTask.SpeedTask.of(SheetView.of(survey.folded(), route), survey.core().machine().train(),
                 GaugeChoice.speeds(houses.newest(), today(), words),
-                typed.has("method") ? typed.get("method") : lastMethod(survey.folded(), houses.newest()));
+                typed.has("method") ? typed.get("method") : lastMethod(survey.folded(), houses.newest()), LeverQuestion.of(survey));
     }
 
     private static OpenTask check(StoredSurvey survey, Step step, DriveCheck check, FormInput typed) {

@@ -177,7 +177,7 @@ final class Expecting {
         String right = verdict.endsWith("does not settle") ? "failed"
                 : verdict.startsWith("within") || verdict.equals("good") ? "proven"
                         : verdict.startsWith("outside") || verdict.equals("not good") ? "failed"
-                                : verdict.equals("too close") ? "undecided" : "";
+                                : verdict.equals("too close") ? "too close to call" : "";
         boolean settled = verdict.contains(" until ") || verdict.contains(" by the column");
         if (!right.isEmpty() && !mark.orElse("").equals(right) && !settled) {
             complaints.add("step “" + of + "” is " + mark.orElse("not done") + ", not " + verdict + ": " + text);
