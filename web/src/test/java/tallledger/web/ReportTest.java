@@ -137,7 +137,7 @@ class ReportTest {
                 assertThat(text(pdf, 1, 1)).as(how).contains("At a glance", "as it stood (entry", "not good", "steps and speeds",
                         "Made at entry " + now().head());
                 assertThat(text(pdf, 2, 2)).as(how).contains("Condition", "In all").doesNotContain("Made at entry " + now().head() + ".");
-                assertThat(text(pdf, 1, 1).contains("Put right")).as(how).isEqualTo(how.contains("money"));
+                assertThat(text(pdf, 1, 1).contains("To repair")).as(how).isEqualTo(how.contains("money"));
             }
         }
     }

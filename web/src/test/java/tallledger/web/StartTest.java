@@ -3,6 +3,7 @@ package tallledger.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import java.util.List;
 import java.util.Map;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -10,6 +11,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tallledger.core.family.Family;
 
 /** From what everybody knows to the first speed: one page, one box, one key. */
 class StartTest {
@@ -107,6 +109,13 @@ class StartTest {
     private static String machineOf(Http http, String name) {
         return Jsoup.parse(http.get("/").body()).select("th a").stream().filter(a -> a.text().equals(name)).findFirst().orElseThrow()
                 .attr("href").replaceFirst(".*/", "");
+    }
+
+    @Test
+    void everyFamilyHasADrawingOfItsOwn() {
+        Document page = Jsoup.parse(new Http(APP).get("/start").body());
+        List<String> drawings = page.select(".family svg").stream().map(svg -> svg.html()).toList();
+        assertThat(drawings).hasSize(Family.values().length).doesNotHaveDuplicates().allMatch(d -> d.contains("<path"));
     }
 
     /** Levers nobody has looked at are not guessed: each speed is a position of its own until somebody chooses. */

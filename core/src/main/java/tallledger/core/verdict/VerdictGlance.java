@@ -13,8 +13,9 @@ import tallledger.core.survey.Survey;
  *
  * @param use   one sentence, or two where so little was looked at that the first is not all
  * @param worst three findings at most, those that stop use first
+ * @param more  findings beyond those
  */
-public record VerdictGlance(List<Reason> use, List<Finding> worst) {
+public record VerdictGlance(List<Reason> use, List<Finding> worst, int more) {
 
     private static final int SHOWN = 3;
 
@@ -40,7 +41,8 @@ public record VerdictGlance(List<Reason> use, List<Finding> worst) {
         } else if (stop.isEmpty() && enough) {
             use.add(Reason.of(VerdictReason.GLANCE_NOTHING, known));
         }
-        return new VerdictGlance(List.copyOf(use), findings.stream().limit(SHOWN).toList());
+        return new VerdictGlance(List.copyOf(use), findings.stream().limit(SHOWN).toList(),
+                Math.max(0, findings.size() - SHOWN));
     }
 
     private static List<Object> named(List<Finding> findings, Severity severity) {

@@ -381,6 +381,19 @@ class MoneyTest {
         assertThat(VerdictGlance.of(survey(), money()).worst().get(0).severity()).isEqualTo(Severity.STOP_USE);
     }
 
+    /** Three findings lead; that there are more is said with their number. */
+    @Test
+    void theGlanceSaysHowManyMoreThereAre() {
+        List<Step> bad = survey().steps().steps().stream().filter(s -> s.recording() instanceof Inspection && s.ifBad() != Severity.NOTE)
+                .limit(5).toList();
+        for (int found = 1; found <= bad.size(); found++) {
+            book.step(bad.get(found - 1).id().written(), true);
+            VerdictGlance glance = VerdictGlance.of(survey(), money());
+            assertThat(glance.worst()).hasSize(Math.min(3, found));
+            assertThat(glance.more()).isEqualTo(Math.max(0, found - 3));
+        }
+    }
+
     /** At every corner of the curve stands what the unknown is when those steps have been looked at and were good, λ left as it is. */
     @Test
     void theCurveIsWhatIsLeft() {

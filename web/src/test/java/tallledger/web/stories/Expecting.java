@@ -445,7 +445,7 @@ final class Expecting {
         } else if (!most.isEmpty() && figured > Double.parseDouble(most.get(0))) {
             complaints.add("unknown " + unknown + ", not " + money.get("unknown").asString());
         }
-        String put = Shown.plain(shown.page("/verdict").select(".glance .sums div:has(dt:contains(Put right)) dd").text());
+        String put = Shown.plain(shown.page("/verdict").select(".glance .sums div:has(dt:contains(To repair)) dd").text());
         if (money.has("putRight") && (money.get("putRight").isArray() || money.get("putRight").asString().matches("[\\d.]+"))) {
             double right = Double.parseDouble(Described.numbers(put).stream().findFirst().orElse("0"));
             boolean exact = !money.get("putRight").isArray();
