@@ -29,6 +29,8 @@ import tallledger.core.reason.Refused;
  */
 public record MixedText(Optional<String> speeds, Optional<String> feeds, String words) {
 
+    /** No row of a plate and no sentence that anybody says is longer. */
+    private static final int LONGEST_LINE = 600;
     /** Fewer figures in a sentence are dimensions, years and prices. */
     private static final int FEWEST_IN_SENTENCE = 4;
     /** Fewer that nobody names likewise, and these only where they rise or fall throughout. */
@@ -106,6 +108,10 @@ public record MixedText(Optional<String> speeds, Optional<String> feeds, String 
 
         /** Takes one line, or all rows of a plate; the place of the next line. */
         private int take(List<String> lines, int at) {
+            if (lines.get(at).length() > LONGEST_LINE) {
+                words.add(lines.get(at));
+                return at + 1;
+            }
             Matcher heading = HEADING.matcher(lines.get(at));
             Optional<Plate> named = heading.find() ? Optional.of(Plate.of(heading.group(1))) : announced;
             String first = named.isPresent() && announced.isEmpty() ? lines.get(at).substring(heading.end()) : lines.get(at);
@@ -120,7 +126,7 @@ public record MixedText(Optional<String> speeds, Optional<String> feeds, String 
             int figures = 0;
             for (int next = at + head; next < lines.size(); next++) {
                 String row = next == at ? first : lines.get(next);
-                if (figures(row) == 0) {
+                if (row.length() > LONGEST_LINE || figures(row) == 0) {
                     break;
                 }
                 rows.add(row);

@@ -71,6 +71,14 @@ class MixedTextTest {
     }
 
     @Test
+    void aLineLongerThanAnyRowStaysWords() {
+        String line = "speeds " + IntStream.range(0, 150).mapToObj(i -> "31.5").collect(Collectors.joining(" "));
+        MixedText told = MixedText.read("45 63 90\n" + line);
+        assertThat(told.speeds()).contains("45 63 90");
+        assertThat(told.words()).isEqualTo(line);
+    }
+
+    @Test
     void alongTextIsAllWords() {
         String text = IntStream.range(0, 3_000).mapToObj(i -> "31.5").collect(Collectors.joining(" "));
         assertThat(MixedText.read(text).words()).isEqualTo(text);
