@@ -17,7 +17,8 @@ import tallledger.core.reason.Refused;
  * and feeds are told apart from the words; the words go to {@link ClaimText}.
  *
  * <p>Taken for speeds or feeds are whole lines of figures, rows with their labels before them and their head above, and within a
- * sentence four figures or more in a row behind "speeds" or "feeds" or before "rpm", or six that only rise or only fall. Figures that
+ * sentence four figures or more in a row behind "speeds" or "feeds" or before "rpm", or six that only rise or only fall and
+ * begin their clause; not those of a work head, a table or a motor. Figures that
  * nobody names are speeds only where one is 8 or more, which no feed reaches.
  *
  * <p>Worked: "Lathe, 2 hp, swing 410; speeds 31.5 45 63 90 125 180 rpm" gives the list "31.5 45 63 90 125 180" and the words "Lathe, 2 hp,
@@ -57,6 +58,10 @@ public record MixedText(Optional<String> speeds, Optional<String> feeds, String 
                     + "\\s{0,3}[:=,]?\\s{0,3}" + IN_A_ROW + "(?!\\s{0,3}(?:mm\\b(?!/)|in\\b(?!/)|inch|kg|lb|kw|hp|v\\b|hz))");
     private static final Pattern BARE =
             Pattern.compile("(?i)(?<![\\w.,])" + IN_A_ROW + "(?!\\s{0,3}(?:mm|in\\b|inch|kg|lb|kw|hp|v\\b|hz))");
+    /** What turns as well and is no spindle. */
+    private static final Pattern OTHERS =
+            Pattern.compile("(?i)\\b(?:work ?(?:head|piece|spindle)?|table|motor|internal|regulating|live|sub|"
+                    + "dress\\w{0,4}|pump|fan|jog|attachment|chuck)\\b");
     private static final Pattern WITH_UNIT = Pattern.compile("(?i)(?<![\\w.,])" + IN_A_ROW + "(?=\\s{0,3}(?:rpm|r/min|rev/min|r\\.p\\.m))");
 
     /**
@@ -165,13 +170,24 @@ public record MixedText(Optional<String> speeds, Optional<String> feeds, String 
                 while (list.find()) {
                     int group = list.groupCount();
                     Plate plate = pattern == NAMED ? Plate.of(list.group(1)) : Plate.SPEEDS;
-                    if ((pattern != BARE || isLadder(list.group(group))) && isTaken(Optional.of(plate), list.group(group))) {
+                    String before = clause(left.substring(0, list.start()));
+                    boolean isIts = pattern == BARE ? before.isEmpty() && isLadder(list.group(group)) : !OTHERS.matcher(before).find();
+                    if (isIts && isTaken(Optional.of(plate), list.group(group))) {
                         left = left.substring(0, list.start(group)) + left.substring(list.end(group));
                         list = pattern.matcher(left);
                     }
                 }
             }
             return left;
+        }
+
+        /** What stands before it in its clause. */
+        private static String clause(String before) {
+            int from = before.length();
+            while (from > 0 && ",;.!".indexOf(before.charAt(from - 1)) < 0) {
+                from--;
+            }
+            return before.substring(from).strip();
         }
 
         /** How many figures and signs a row has; nought where it is none. */
@@ -182,7 +198,7 @@ public record MixedText(Optional<String> speeds, Optional<String> feeds, String 
                 labels++;
             }
             List<String> rest = tokens.subList(labels, tokens.size());
-            boolean isRow = labels <= 2 && rest.stream().allMatch(t -> isCell(t) || BETWEEN.contains(t.toLowerCase(Locale.ROOT)))
+            boolean isRow = labels <= 3 && rest.stream().allMatch(t -> isCell(t) || BETWEEN.contains(t.toLowerCase(Locale.ROOT)))
                     && rest.stream().anyMatch(t -> NUMBER.matcher(t).matches());
             return isRow ? (int) rest.stream().filter(Sorting::isCell).count() : 0;
         }

@@ -26,6 +26,7 @@ class MixedTextTest {
             runs at 60 85 125 180 rpm | 60 85 125 180 | | runs at  rpm
             Feeds: 0.05 0.1 0.2 0.4¶Speeds: 31.5 45 63 | 31.5 45 63 | 0.05 0.1 0.2 0.4 |
             feeds 0.05, 0.1, 0.2 and 0.4 mm/rev, swing 300 | | 0.05, 0.1, 0.2 and 0.4 | feeds  mm/rev, swing 300
+            back gear in 40 60 90¶back gear out 200 300 450 | back gear in 40 60 90¶back gear out 200 300 450 | |
             50 65 95 110 250 325, swing 410 | 50 65 95 110 250 325 | | , swing 410
             60 to 500, 500 to 4200 rpm | 60 to 500, 500 to 4200 rpm | |
             """)
@@ -41,7 +42,9 @@ class MixedTextTest {
     @CsvSource(delimiter = '|', value = {"Travels 30 x 12 x 18", "swing 410, 17 x 60 in", "built 1968, rebuilt 1994", "0.05 0.1 0.2 0.4",
             "1500", "45 63", "12 speeds from 31.5 to 1400 rpm", "speeds 3, 4", "wheel 350 x 40 x 127", "collets 1 2 3 4 mm",
             "phone 01632 960 112 450", "I have 2 4 6 8 lathes here", "No play at 0.02 0.03", "wheels 24 30 36 30 48 60 and more",
-            "50 65 95 110 250, swing 410"})
+            "50 65 95 110 250, swing 410",
+            "change wheels 20 24 30 36 40 48 60 72 80 127", "drills 10 12 14 16 18 20", "Call 10 20 30 40 50 60",
+            "work head 45 90 180 240 rpm", "table speeds 3 6 9 12 rpm", "threads 8 9 10 11 12 13 14 tpi"})
     void whatIsNoPlateStaysWords(String text) {
         MixedText told = MixedText.read(text);
         assertThat(told.speeds()).isEmpty();
