@@ -77,6 +77,7 @@ class KeptForm {
     own.filter(isTick).forEach((e) => { e.checked = false; });
     fills(draft, own.map((e) => ({ name: e.name, value: e.value, ticks: isTick(e) }))).forEach(({ at, value, ticked }) => {
       if (value === undefined) { own[at].checked = ticked; } else { own[at].value = value; }
+      if (value && own[at].type === "text" && value !== own[at].defaultValue) { own[at].closest("details")?.setAttribute("open", ""); }
     });
     /* An entry goes onto whatever is there by now; a whole description only onto the one it was made from. */
     draft.keys.filter(([name]) => name === "submission" || this.form.dataset.whole).forEach(([name, value]) => {

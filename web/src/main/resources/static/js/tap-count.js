@@ -23,6 +23,9 @@ export class TapCount {
   }
 }
 
+/** Nobody counts into a field that is folded away. */
+const isInSight = (field) => !field.closest("details:not([open])");
+
 /** The form of a speed. */
 export function speedForm() {
   const taps = new TapCount();
@@ -38,7 +41,7 @@ export function speedForm() {
       }
     },
     bySpace(event) {
-      if (isSpaceOutside(event) && this.$refs.turns) {
+      if (isSpaceOutside(event) && this.$refs.turns && isInSight(this.$refs.turns)) {
         event.preventDefault();
         this.count(event.timeStamp);
       }

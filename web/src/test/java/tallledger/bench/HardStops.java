@@ -167,7 +167,8 @@ public final class HardStops {
         String page = "/surveys/" + survey + "/close";
         try {
             Thread.sleep(new Random().nextInt(600));
-            HttpResponse<String> answer = client.post(page, client.form(page, page), "author", "Q. Tester", "read", "yes");
+            HttpResponse<String> answer =
+                    client.post(page, client.form("/surveys/" + survey + "/handover", page), "author", "Q. Tester", "read", "yes");
             if (answer.statusCode() == 302) {
                 closed.add(survey);
             } else {
@@ -240,7 +241,7 @@ public final class HardStops {
             complaints.add("the chain does not hold after stop " + round);
         }
         for (long survey : closed) {
-            if (!client.get("/surveys/" + survey + "/close").body().contains("closed and sealed")) {
+            if (!client.get("/surveys/" + survey + "/handover").body().contains("Closed and sealed")) {
                 complaints.add("survey " + survey + " is open again");
             }
         }

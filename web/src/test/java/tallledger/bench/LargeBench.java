@@ -46,7 +46,7 @@ public final class LargeBench {
         try (App app = App.on(data.resolve("one"))) {
             long id = timed(entries + " entries written", () -> written(app, entries));
             timed("folded", () -> app.bean(SurveyLibrary.class).survey(id));
-            for (String page : List.of("/run", "/entries", "/verdict", "/verdict/print", "/close", "")) {
+            for (String page : List.of("/run", "/entries", "/verdict", "/verdict/print", "/handover", "")) {
                 timed("page " + page, () -> new Http(app).get("/surveys/" + id + page).statusCode());
             }
             timed("handed over", () -> {

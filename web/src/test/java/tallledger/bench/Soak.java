@@ -31,7 +31,7 @@ public final class Soak {
     private static final List<String> PAGES = List.of("/", "/machines/1", "/house", "/surveys/3/run", "/surveys/5/speeds",
             "/surveys/8/faults", "/surveys/10/movement", "/surveys/18/kit",
             "/surveys/20/verdict", "/surveys/20/verdict.pdf", "/surveys/20/verdict/print", "/surveys/20/survey.zip", "/surveys/20/drawings",
-            "/surveys/18/close", "/check", "/house/backup", "/surveys/3/entries");
+            "/surveys/18/handover", "/check", "/house/backup", "/surveys/3/entries");
     private static final Pattern RECORDED = Pattern.compile("(?:done=|#entry-)(\\d+)");
 
     private final Path data;

@@ -127,7 +127,7 @@ class AccuracyScreensTest {
         assertThat(cut).contains("At 160 rpm it wants 2 kW; the spindle has 1.5 kW there.", "next above");
         assertThat(http.get("/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=x&feed=0.3").body())
                 .contains("wrong-diameter", "value=\"x\"");
-        assertThat(http.get("/surveys/5/verdict").body()).contains("it wants 2 kW; the spindle has 1.5 kW there");
+        assertThat(http.verdict(5)).contains("it wants 2 kW; the spindle has 1.5 kW there");
     }
 
     /** Nobody says of a grinder which of the cuts it is tried with: it is asked. */
@@ -137,7 +137,8 @@ class AccuracyScreensTest {
         Http http = new Http(App.demo());
         assertThat(http.get("/surveys/" + survey + "/cut").body()).contains("choose one").doesNotContain("selected=\"selected\">face");
         assertThat(http.get("/surveys/" + survey + "/cut?kind=&material=STEEL&diameter=40&feed=0.3").body()).contains("wrong-kind");
-        assertThat(http.get("/surveys/5/cut").body()).doesNotContain("choose one");
+        assertThat(http.get("/surveys/5/cut").body()).doesNotContain("choose one").containsPattern("At [\\d ]+ rpm it wants")
+                .contains("Made it?");
     }
 
     private static long opened(tallledger.core.machine.MachineDescription description) {

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -54,7 +55,7 @@ public final class Browser {
                 : browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setJavaScriptEnabled(script));
         Page page = person.newPage();
         page.setViewportSize(width, height);
-        page.setDefaultTimeout(10_000);
+        page.setDefaultTimeout(30_000);
         if (script) {
             OPEN.add(page);
         }
@@ -124,5 +125,13 @@ public final class Browser {
     public String text() {
         settle(page);
         return page.locator("main").innerText().replace('\u00a0', ' ');
+    }
+
+    /** What the parts of a survey's verdict say, one after the other. */
+    public String verdict(App app, long survey) {
+        return Http.VERDICT.stream().map(part -> {
+            page.navigate(app.url("/surveys/" + survey + part));
+            return text();
+        }).collect(Collectors.joining("\n"));
     }
 }

@@ -144,7 +144,7 @@ class DescribeTest {
         page.click("#open-survey button");
         page.waitForURL("**/run");
         String survey = page.url().replaceFirst(".*/surveys/(\\d+)/.*", "$1");
-        String verdict = new Http(APP).get("/surveys/" + survey + "/verdict").body();
+        String verdict = new Http(APP).verdict(Long.parseLong(survey));
         assertThat(verdict).contains("Table: backlash is not done yet.", "Collets: counted is not done yet.");
         assertThat(new Http(APP).get("/surveys/" + survey + "/run?step=claimed-count.collets").body())
                 .contains("Count the collets: 31 are promised.");

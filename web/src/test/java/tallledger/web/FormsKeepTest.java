@@ -71,7 +71,8 @@ class FormsKeepTest {
         String m = "/machines/" + machine;
         return List.of("/start", "/machines/new", m, m + "/edit", m + "/fitout", m + "/chart", m + "/away", m + "/table", "/machines/bring",
                 s + "/run", s + "/run?step=backlash-x", s + "/run?step=serial", s + "/speeds", s + "/accuracy", s + "/faults", s + "/kit",
-                s + "/table?what=kit", s + "/entries", s + "/entries?strike=3", s + "/verdict", s + "/close", s + "/paper/type",
+                s + "/table?what=kit", s + "/entries", s + "/entries?strike=3", s + "/verdict/findings", s + "/verdict/money",
+                s + "/handover", s + "/paper/type",
                 "/surveys/" + ready + "/run", "/surveys/5/cut", "/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3",
                 "/house", "/house?rule=SPEED_TOLERANCE", "/house/checks",
                 "/house/checks?row=new", "/house/repairs?row=new", "/house/gauges?gauge=new", "/house/steps", "/check");

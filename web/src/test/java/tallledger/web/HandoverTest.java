@@ -484,16 +484,18 @@ class HandoverTest {
         long other = Scenes.readySurvey(app);
         Http http = new Http(app);
         String page = "/surveys/" + other + "/close";
-        assertThat(http.get(page).body()).contains("Not proven by any run", "Close and seal it");
-        Map<String, String> form = http.form(page, page);
+        String shown = "/surveys/" + other + "/handover";
+        assertThat(http.get(page).headers().firstValue("Location")).hasValueSatisfying(to -> assertThat(to).endsWith(shown));
+        assertThat(http.get(shown).body()).contains("Not proven by any run", "Close and seal it");
+        Map<String, String> form = http.form(shown, page);
         assertThat(http.post(page, form, "author", "Q. Tester").body()).contains("Tick that you have read what is open");
         for (int press = 0; press < 2; press++) {
             assertThat(http.post(page, form, "author", "Q. Tester", "read", "yes").statusCode()).isEqualTo(302);
         }
         assertThat(app.bean(SurveyLibrary.class).survey(other).entries()).hasSize(3);
-        assertThat(http.get(page).body()).contains("closed and sealed", "Hand it over as a zip");
+        assertThat(http.get(shown).body()).contains("Closed and sealed", "Make the zip").doesNotContain("unsealed");
         assertThat(app.status("/surveys/" + other + "/survey.zip")).isEqualTo(200);
-        assertThat(http.get("/surveys/" + other + "/verdict").body()).contains("Hand it over");
+        assertThat(http.get("/surveys/" + other + "/verdict/record").body()).contains("and the survey is closed");
         assertThat(http.get("/check").statusCode()).isEqualTo(200);
     }
 

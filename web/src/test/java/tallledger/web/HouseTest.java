@@ -71,6 +71,29 @@ class HouseTest {
     }
 
     /** As a person does it: looks what it changes, saves, goes to the survey, adopts. */
+    /** The parts first; each number stands in one of them, and is found by any word of its name, source or part. */
+    @Test
+    void numbersAreFoundByPartAndByWord() {
+        Http http = new Http(app);
+        String parts = http.get("/house").body();
+        for (Rule.Group group : Rule.Group.values()) {
+            assertThat(parts).contains("part=" + group);
+        }
+        assertThat(parts).doesNotContain("id=\"rule-");
+        for (Rule.Group group : Rule.Group.values()) {
+            String part = http.get("/house?part=" + group).body();
+            for (Rule rule : Rule.values()) {
+                assertThat(part.contains("id=\"rule-" + rule + "\"")).as(group + " " + rule)
+                        .isEqualTo(rule.group() == group && !rule.isRetired());
+            }
+        }
+        assertThat(http.get("/house?find=Nose%20RUNOUT").body()).contains("id=\"rule-NOSE_RUNOUT\"")
+                .doesNotContain("id=\"rule-COLD_STEP\"");
+        assertThat(http.get("/house?part=NOWHERE&find=%20").body()).isEqualTo(parts);
+        assertThat(http.get("/house?find=%3Cimg%20src=x%3E").body()).contains("holds “&lt;img src=x&gt;”").doesNotContain("<img src=x");
+        assertThat(http.get("/house?find=" + "a+".repeat(3000)).statusCode()).isEqualTo(200);
+    }
+
     @Test
     void aChangeIsLookedAtSavedAndAdopted() {
         long id = read(4.5);
@@ -79,6 +102,8 @@ class HouseTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/house"));
+        page.fill("#find", "SPINDLE speed");
+        page.press("#find", "Enter");
         page.click("[aria-label^='Change: spindle speed']");
         page.fill("#figure-value", "3 %");
         page.fill("#reason", "ours run on synchronous motors");
@@ -279,6 +304,7 @@ class HouseTest {
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());
         assertThat(page.locator("#gauge").innerText()).contains("the usual lever-type dial indicator, 0.001 mm",
                 "Indicator 9, 0.001 mm – overdue since 2020-03-31");
+        page.click(".ways summary");
         page.selectOption("#gauge", "g1");
         page.fill("#f-value", "0.012");
         page.click("button[value=good]");
@@ -286,8 +312,7 @@ class HouseTest {
         assertThat(browser.text()).contains("The calibration of “Indicator 9” had run out on 2020-03-31");
         page.navigate(app.url("/surveys/" + survey + "/run?step=play.saddle"));
         assertThat(page.inputValue("#gauge")).isEqualTo("g1");
-        page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).contains("One reading was taken with a gauge out of calibration.");
+        assertThat(browser.verdict(app, survey)).contains("One reading was taken with a gauge out of calibration.");
 
         page.navigate(app.url("/surveys/" + survey + "/accuracy"));
         page.fill("#machine", "-300");

@@ -20,6 +20,10 @@ public final class Http {
 
     private static final Pattern HIDDEN = Pattern.compile("<input type=\"hidden\" name=\"([^\"]+)\" value=\"([^\"]*)\"");
 
+    /** The verdict, part by part. */
+    public static final List<String> VERDICT = List.of("/verdict", "/verdict/findings", "/verdict/claims", "/verdict/statement",
+            "/verdict/money", "/verdict/record");
+
     private final App app;
     private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
 
@@ -29,6 +33,11 @@ public final class Http {
 
     public HttpResponse<String> get(String path) {
         return send(HttpRequest.newBuilder(URI.create(app.url(path))).GET().build());
+    }
+
+    /** All that the verdict of a survey says, part after part. */
+    public String verdict(long survey) {
+        return VERDICT.stream().map(part -> get("/surveys/" + survey + part).body()).collect(Collectors.joining("\n"));
     }
 
     /** The hidden fields of the first form of a page that posts to an address. */

@@ -35,36 +35,38 @@ class MoneyScreenTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(App.demo().url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).contains("Only 0 % of the risk has been checked: too little to say more.", "Nobody has typed a price");
+        assertThat(browser.text()).contains("None of the ", "Only 0 % of the risk has been checked: too little to say more.",
+                "Nobody has typed a price");
+        page.click("text=Type the price asked");
+        page.waitForURL("**/verdict/money");
         page.fill("#asking", "four thousand");
         page.fill("#currency", "£");
-        page.click("text=Reckon with these");
+        page.click("text=Save the prices");
         page.waitForSelector("#wrong-asking");
         assertThat(page.inputValue("#currency")).isEqualTo("£");
         page.fill("#asking", "4 000");
         page.selectOption("#background", "STOOD_IDLE");
-        page.click("text=Reckon with these");
-        page.waitForSelector("text=from the price asked");
+        page.click("text=Save the prices");
+        page.waitForSelector("text=nothing is safe to offer");
         assertThat(page.inputValue("#background")).isEqualTo("STOOD_IDLE");
-        assertThat(page.locator(".sums dd").nth(2).innerText()).as("all may be lost, and nobody said its mass: never a bare nought")
-                .isEqualTo("none yet");
+        assertThat(page.locator("#offer").count()).as("all may be lost, and nobody said its mass: never a bare nought").isZero();
         assertThat(browser.text()).contains("nothing is safe to offer", "look first at what is worth most");
         page.fill("#mass", "1 150 kg");
-        page.click("text=Reckon with these");
+        page.click("text=Save the prices");
         page.waitForSelector("text=only its scrap value, £173, is safe to offer");
         page.fill("#asking", "40 000");
-        page.click("text=Reckon with these");
+        page.click("text=Save the prices");
         page.waitForSelector("text=from the price asked, £40");
-        assertThat(page.locator("#money .plot").count()).as("the walk, and the unknown over the minutes").isEqualTo(2);
+        assertThat(page.locator("main .plot").count()).as("the walk, and the unknown over the minutes").isEqualTo(2);
         int before = entries(survey);
-        String offer = page.locator(".sums dd").nth(2).innerText();
+        String offer = page.locator("#offer").innerText();
         page.selectOption("select[name^='if-'] >> nth=0", "bad");
-        page.click("text=Try this");
+        page.click("text=Try these");
         page.waitForSelector("text=nothing of that is recorded");
         assertThat(page.url()).contains("if-").contains("=bad");
-        assertThat(page.locator(".sums dd").nth(2).innerText()).isNotEqualTo(offer);
+        assertThat(page.locator("#offer").innerText()).isNotEqualTo(offer);
         page.click("text=As it stands");
-        page.waitForFunction("o => document.querySelectorAll('.sums dd')[2].innerText === o", offer);
+        page.waitForFunction("o => document.querySelector('#offer').innerText === o", offer);
         assertThat(entries(survey)).as("supposing writes nothing").isEqualTo(before);
         page.navigate(App.demo().url("/surveys/" + survey + "/verdict/print?money=yes"));
         assertThat(page.innerText("body")).contains("At a glance", "opening", "ceiling");
@@ -76,7 +78,7 @@ class MoneyScreenTest {
     void whatIsSupposedOfNothingIsNothing() {
         long survey = lathe();
         assertThat(App.demo().status("/surveys/" + survey
-                + "/verdict?repaired=-4&repaired=99999999999&if-nowhere=bad&if-serial=perhaps&good=")).isEqualTo(200);
+                + "/verdict/money?repaired=-4&repaired=99999999999&if-nowhere=bad&if-serial=perhaps&good=")).isEqualTo(200);
     }
 
     /** Ticked on the shelf, shown beside each other; one twice, one alone and one that is not there are said. */

@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.coverage.Coverage;
+import tallledger.core.rules.Rule;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.store.BookKind;
@@ -48,7 +50,7 @@ class PagesTest {
     @ParameterizedTest
     @ValueSource(longs = {3, 5, 8, 10, 18})
     void everySentenceLeadsToItsEntries(long id) {
-        String verdict = http.get("/surveys/" + id + "/verdict").body();
+        String verdict = http.verdict(id);
         Set<String> references = Pattern.compile("href=\"([^\"]+)#entry-(\\d+)\"").matcher(verdict).results()
                 .map(m -> m.group(1) + "#" + m.group(2)).collect(Collectors.toSet());
         assertThat(references).isNotEmpty().allSatisfy(reference -> {
@@ -76,7 +78,8 @@ class PagesTest {
         String run = http.get("/surveys/18/run").body();
         List<String> pages = new java.util.ArrayList<>(List.of("/surveys/18/run", "/surveys/18/speeds", "/surveys/18/movement",
                 "/surveys/18/cycles", "/surveys/18/faults", "/surveys/18/kit",
-                "/surveys/18/verdict", "/surveys/18/verdict/print", "/machines/6"));
+                "/surveys/18/verdict/print", "/machines/6"));
+        Http.VERDICT.forEach(part -> pages.add("/surveys/18" + part));
         Pattern.compile("run\\?step=([^\"&]+)").matcher(run).results().map(m -> "/surveys/18/run?step=" + m.group(1)).distinct()
                 .forEach(pages::add);
         assertThat(pages).hasSizeGreaterThan(40).allSatisfy(page -> {
@@ -86,7 +89,7 @@ class PagesTest {
                     .map(m -> text.substring(Math.max(0, m.start() - 40), Math.min(text.length(), m.end() + 20)))
                     .toList()).as(page).isEmpty();
         });
-        assertThat(http.get("/surveys/18/verdict").body()).contains(" in against ");
+        assertThat(http.verdict(18)).contains(" in against ");
     }
 
     /** Of every machine, whatever it has: a step without words for one screen took the whole screen away. */
@@ -95,7 +98,8 @@ class PagesTest {
         List<Long> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY)
                 .map(book -> book.getId()).filter(id -> id <= LAST_OF_THE_DEMO).toList();
         List<String> pages = List.of("run", "speeds", "movement", "threads", "accuracy", "cycles", "faults", "kit", "verdict",
-                "verdict/print", "entries", "close", "drawings");
+                "verdict/findings", "verdict/claims", "verdict/statement", "verdict/money", "verdict/record", "verdict/print", "entries",
+                "handover", "drawings");
         assertThat(surveys).hasSizeGreaterThan(10)
                 .allSatisfy(survey -> assertThat(pages)
                         .allSatisfy(page -> assertThat(http.get("/surveys/" + survey + "/" + page).statusCode()).as(survey + " " + page)
@@ -117,7 +121,7 @@ class PagesTest {
     void theDemoShowsWhatItsMachinesHide() {
         assertThat(http.get("/surveys/3/speeds").body()).contains("B3 says 280", "gear 3");
         assertThat(http.get("/surveys/18/faults").body()).contains("right lever high", "Rock the spindle by hand");
-        assertThat(http.get("/surveys/8/verdict").body()).contains("hunts for its range");
+        assertThat(http.verdict(8)).contains("hunts for its range");
         assertThat(http.get("/machines/6").body()).contains("9 distinct speeds; 12 are claimed");
         assertThat(http.get("/machines/11").body()).contains("six to one", "five to one, I think");
     }
@@ -139,7 +143,8 @@ class PagesTest {
 
     @Test
     void houseNumbersComeFromCore() {
-        String house = http.get("/house").body().replaceAll("<[^>]*>", " ").replaceAll("[\\s\u00a0]+", " ");
+        String house = Stream.of(Rule.Group.values()).map(g -> http.get("/house?part=" + g).body()).collect(Collectors.joining())
+                .replaceAll("<[^>]*>", " ").replaceAll("[\\s\u00a0]+", " ");
         assertThat(house).contains("spindle stop under brake", "rebuilt 5 s sound 8 s workable 12 s", "4 ×",
                 "resolution 0.001 mm calibration 1 %", "chance 0.03 of 1 cost 600");
         assertThat(http.get("/surveys/" + Scenes.readySurvey(app) + "/run?step=check-BRAKE").body())

@@ -62,7 +62,7 @@ class ReachableTest {
                 "/surveys/" + ready + "/run?step=check-BRAKE",
                 "/surveys/3/speeds", "/surveys/3/faults", "/surveys/10/speeds", "/machines/11/drive", "/house?rule=LATHE_NOSE",
                 "/house/steps?step=lock", "/house/checks?row=3", "/house/gauges?gauge=new", "/house/keys", "/house/backup", "/check",
-                "/surveys/3/close", "/surveys/27/close", "/surveys/27/run", "/surveys/3/paper/type", "/machines/1/away",
+                "/surveys/3/handover", "/surveys/27/handover", "/surveys/27/run", "/surveys/3/paper/type", "/machines/1/away",
                 "/beside?s=20&s=21", "/surveys/18/run?step=milled-roughness", "/surveys/3/movement", "/surveys/20/accuracy",
                 "/machines/12/chart", "/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3", "/surveys/20/run?step=table-flat",
                 "/surveys/3/threads", "/surveys/10/cycles", "/surveys/10/faults", "/surveys/3/kit", "/machines/1/fitout",
@@ -70,7 +70,9 @@ class ReachableTest {
                 "/surveys/3/run?step=supply", "/surveys/23/run?step=0-1", "/surveys/" + ready + "/run?step=guard",
                 "/surveys/" + ready + "/run?step=own-cycle.1", "/surveys/" + ready + "/run?step=trip-repeat.carriage",
                 "/surveys/3/entries?strike=4", "/surveys/3/entries?kind=KIT&at=9999",
-                "/surveys/20/run?step=nose-round", "/surveys/3/verdict", "/surveys/3/verdict/print", "/surveys/3/drawings",
+                "/surveys/20/run?step=nose-round", "/surveys/3/verdict", "/surveys/3/verdict/findings", "/surveys/3/verdict/claims",
+                "/surveys/3/verdict/statement",
+                "/surveys/3/verdict/money", "/surveys/3/verdict/record", "/surveys/3/verdict/print", "/surveys/3/drawings",
                 "/machines/bring", "/surveys/3/table", "/machines/1/table", "/works/" + work(), "/nowhere");
     }
 

@@ -31,6 +31,8 @@ class RunSheetTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + survey + "/run"));
+        browser.tabTo(".ways summary");
+        page.keyboard().press("Enter");
         browser.tabTo(".tapkey");
         for (int i = 0; i < 11; i++) {
             page.keyboard().press("Space");
@@ -53,8 +55,7 @@ class RunSheetTest {
         page.check("input[name=shift][value=WILL_NOT_ENGAGE]");
         page.click("button[value=record]");
         assertThat(browser.text()).contains("recorded as entry 3: failed");
-        page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).containsPattern("A1( reverse)? will not engage\\.")
+        assertThat(browser.verdict(app, survey)).containsPattern("A1( reverse)? will not engage\\.")
                 .containsPattern("At A1( reverse)? the drive would not engage, by Q\\. Tester, buyer\\.");
     }
 
@@ -64,6 +65,7 @@ class RunSheetTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + survey + "/run?step=0-0-0-0"));
+        page.click(".ways summary");
         page.selectOption("#method", "OPTICAL");
         page.fill("#marks", "4");
         page.fill("#reading", "126.0");
@@ -82,16 +84,17 @@ class RunSheetTest {
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + survey + "/run"));
         assertThat(page.locator(".tapkey").isVisible()).isFalse();
+        page.click(".ways summary");
         page.fill("#turns", "10");
         page.fill("#seconds", "19.0");
         page.check("input[value=GROWLS]", new Page.CheckOptions().setForce(true));
         page.click("button[value=record]");
         assertThat(browser.text()).contains("recorded as entry 3: failed");
+        page.click(".more-of-step summary");
         page.fill("#reason", "no time left");
         page.click("text=Pass over >> nth=-1");
         Browser.settle(page);
-        page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).containsPattern("was passed over: no time left\\.");
+        assertThat(browser.verdict(app, survey)).containsPattern("was passed over: no time left\\.");
     }
 
     @Test

@@ -139,9 +139,9 @@ class SpindleDriveTest {
         page.click("details:has(input[name=school]) summary");
         page.check("input[value=EVERY_GEAR]");
         page.click("text=Plan by this");
+        page.click("details:has(input[name=school]) summary");
         assertThat(browser.text()).contains("5 runs left", "The fewest there are; no plan can have under 4.",
                 "The cold-spindle rule costs one run.");
-        page.click("details:has(input[name=school]) summary");
         page.check("input[value=MY_MINUTES]");
         page.fill("#minutes", "soon");
         page.click("text=Plan by this");
@@ -199,8 +199,8 @@ class SpindleDriveTest {
         page.check("input[value=DEAD_SPOT]");
         page.click("text=Record the symptom");
         Browser.settle(page);
-        page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).contains("1 of 2 sliding ranges were swept without a dead spot.", "II·sweep has a dead spot.");
+        assertThat(browser.verdict(app, survey)).contains("1 of 2 sliding ranges were swept without a dead spot.",
+                "II·sweep has a dead spot.");
     }
 
     @Test
@@ -217,8 +217,7 @@ class SpindleDriveTest {
         page.fill("#remark", "three times to and fro");
         page.click("button:text-is('Not good')");
         Browser.settle(page);
-        page.navigate(app.url("/surveys/" + survey + "/verdict"));
-        assertThat(browser.text()).contains("The brake stops the spindle in 6.5 s: sound.",
+        assertThat(browser.verdict(app, survey)).contains("The brake stops the spindle in 6.5 s: sound.",
                 "The commanded shift up was watched and failed.", "Not checked at the drive: jog, shift down.");
     }
 

@@ -89,12 +89,12 @@ class StepPostsTest {
                 Map.of("minus", "0.10 0.10 0.10", "middle", "0.10 0.10 0.10", "plus", "0.10 0.10 0.10"), survey(survey).basis(), false,
                 ledger.asked(backlash).stream().map(a -> a.need().written()).toList(), ""), Submission.fresh(1));
         String verdict = "/surveys/" + survey + "/verdict";
-        assertThat(http.get(verdict).body()).doesNotContain("outside rebuilt", "outside workable");
-        Map<String, String> as = http.form(verdict, verdict);
+        assertThat(http.verdict(survey)).doesNotContain("outside rebuilt", "outside workable");
+        Map<String, String> as = http.form(verdict + "/findings", verdict);
         assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "MINT").body()).contains("Choose one of the list");
         assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "REBUILT").statusCode()).isEqualTo(302);
         assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "REBUILT").statusCode()).as("pressed twice").isEqualTo(302);
-        assertThat(http.get(verdict).body()).contains("outside rebuilt (0.05 mm)", "It is judged as rebuilt");
+        assertThat(http.verdict(survey)).contains("outside rebuilt (0.05 mm)", "It is judged as rebuilt");
         assertThat(survey(survey).entries()).hasSize(3);
         assertThat(http.get("/surveys/" + survey + "/entries").body())
                 .contains("Judged as rebuilt from here on", "When it was written this was judged proven");
@@ -109,7 +109,7 @@ class StepPostsTest {
         long survey = mill();
         step(survey, form(survey, "lamp"), "do", "bad", "remark", "no bulb");
         String verdict = "/surveys/" + survey + "/verdict";
-        Map<String, String> judge = http.form(verdict, verdict + "/finding");
+        Map<String, String> judge = http.form(verdict + "/findings", verdict + "/finding");
         assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "").body())
                 .contains("Write why, in a few words", "open=\"open\"");
         assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "NOTE", "why", "day work", "cost", "dear")
@@ -120,8 +120,10 @@ class StepPostsTest {
                     .statusCode()).isEqualTo(302);
         }
         assertThat(survey(survey).entries()).hasSize(3);
-        assertThat(http.get(verdict).body()).contains("Made so: only used by daylight.", "It costs 1 min each time, 20 times a day: 20 "
-                + "min a day.", "To repair: 15 to 15, likely 15.");
+        assertThat(http.get(verdict + "/findings").body()).contains("Made so: only used by daylight.",
+                "It costs 1 min each time, 20 times a day: 20 "
+                        + "min a day.",
+                "To repair: 15 to 15, likely 15.");
         assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("Finding of entry 2 judged note");
     }
 
@@ -131,7 +133,7 @@ class StepPostsTest {
         long survey = mill();
         step(survey, form(survey, "lamp"), "do", "bad", "remark", "no bulb");
         String verdict = "/surveys/" + survey + "/verdict";
-        Map<String, String> judge = http.form(verdict, verdict + "/finding");
+        Map<String, String> judge = http.form(verdict + "/findings", verdict + "/finding");
         for (String none : List.of("a new machine", "faceplate")) {
             assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "SOON", "why", "seen", "repair", none)
                     .body()).contains("The house’s table has no repair “" + none + "”", "value=\"" + none + "\"");
@@ -139,7 +141,7 @@ class StepPostsTest {
         assertThat(http.post(verdict + "/finding", judge, "author", "Q. Tester", "severity", "SOON", "why", "seen", "repair",
                 "Lamp renewed ").statusCode()).isEqualTo(302);
         assertThat(survey(survey).entries()).hasSize(3);
-        assertThat(http.get(verdict).body()).contains("lamp renewed").containsOnlyOnce("<datalist id=\"repairs\"");
+        assertThat(http.get(verdict + "/findings").body()).contains("lamp renewed").containsOnlyOnce("<datalist id=\"repairs\"");
     }
 
     @Test
@@ -225,7 +227,8 @@ class StepPostsTest {
         Map<String, String> kit = http.form("/surveys/" + survey + "/kit", "/surveys/" + survey + "/kit");
         http.post("/surveys/" + survey + "/kit", kit, "author", "Q", "name", MARKUP, "state", "MISSING", "promised", MARKUP, "note",
                 MARKUP);
-        for (String page : new String[] {"/entries", "/verdict", "/verdict/print", "/kit", "/faults", "/run?step=serial"}) {
+        for (String page : new String[] {"/entries", "/verdict", "/verdict/findings", "/verdict/statement", "/verdict/print", "/kit",
+                "/faults", "/run?step=serial"}) {
             assertThat(http.get("/surveys/" + survey + page).body()).as(page).doesNotContain("<img src=x");
         }
         assertThat(http.get("/surveys/" + survey + "/kit").body()).contains("&lt;img src=x onerror=alert(1)&gt;");

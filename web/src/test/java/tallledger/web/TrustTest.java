@@ -242,6 +242,7 @@ class TrustTest {
         Browser browser = Browser.open();
         Page page = browser.page();
         page.navigate(app.url("/surveys/" + survey + "/run?step=0-0-0-0"));
+        page.click(".ways summary");
         page.fill("#turns", "10");
         page.fill("#seconds", "18.8");
         page.waitForSelector(".weigh:has-text('31.9')");

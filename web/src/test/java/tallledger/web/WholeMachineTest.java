@@ -43,10 +43,10 @@ class WholeMachineTest {
             assertThat(steps).as("every step of the catalogue in its order; feeds whose levers are proven are spared")
                     .containsExactlyElementsOf(wanted);
             Browser browser = Browser.open();
-            browser.page().navigate(app.url("/surveys/3/verdict"));
-            assertThat(browser.text()).contains("82 of 90 steps were done: 79 good, 2 only read, 1 not good. 8 more are spared "
+            assertThat(browser.verdict(app, 3)).contains("82 of 90 steps were done: 79 good, 2 only read, 1 not good. 8 more are spared "
                     + "by others.",
                     "Arm clamp alone: arm holds: too late, after 5.60 s instead of 0 to 3 s", "lags behind the key");
+            browser.page().navigate(app.url("/surveys/3/verdict/findings"));
             assertThat(browser.page().locator(".findings li").count()).as("one finding, no more").isEqualTo(1);
             assertThat(paper(app.url("/surveys/3/verdict.pdf"))).contains("Arm clamp alone", "Voltage unbalance", "within rebuilt grade");
         }
@@ -63,9 +63,9 @@ class WholeMachineTest {
             Browser browser = Browser.open();
             browser.page().navigate(app.url("/surveys/3/run?step=0-1"));
             assertThat(browser.text()).contains("Refused: at 2 000 rpm a wheel of 400 mm runs 41.9 m/s, above the 35 m/s marked on it.");
-            browser.page().navigate(app.url("/surveys/3/verdict"));
-            assertThat(browser.text()).contains("1 of 2 spindle speeds were run", "2 was not run. Refused: at 2 000 rpm a wheel of 400 "
-                    + "mm runs 41.9 m/s",
+            assertThat(browser.verdict(app, 3)).contains("1 of 2 spindle speeds were run",
+                    "2 was not run. Refused: at 2 000 rpm a wheel of 400 "
+                            + "mm runs 41.9 m/s",
                     "Table reverses at each dog: leaves the right: too early, after 0.30 s instead of 1.50 to "
                             + "2.50 s");
         }

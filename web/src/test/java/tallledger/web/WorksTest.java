@@ -97,7 +97,7 @@ class WorksTest {
     @Test
     void aReportWithManyPhotographsSaysHowFarItIs() throws Exception {
         Page page = Browser.open().page();
-        page.navigate(app.url("/surveys/" + survey + "/verdict"));
+        page.navigate(app.url("/surveys/" + survey + "/handover"));
         page.click("button:has-text('Make the report')");
         page.waitForURL("**/works/**");
         page.waitForSelector("text=Take it");
@@ -113,7 +113,7 @@ class WorksTest {
     /** Share and words go up to the end, through every photograph. */
     @Test
     void everyPhotographIsAStep() throws Exception {
-        BackgroundJobs.BackgroundJob work = work("/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report");
+        BackgroundJobs.BackgroundJob work = work("/surveys/" + survey + "/handover", "/surveys/" + survey + "/report");
         List<Double> shares = new ArrayList<>();
         while (work.stand() == BackgroundJobs.State.GOES_ON) {
             shares.add(work.progress().share());
@@ -194,13 +194,14 @@ class WorksTest {
     @Test
     void everyFormOfTheReportIsMadeSo() throws Exception {
         String at = "/surveys/" + survey + "/verdict";
+        String page = "/surveys/" + survey + "/handover";
         for (String form : List.of("short", "certificate")) {
-            assertThat(made(at, "/surveys/" + survey + "/report", "form", form)).as(form)
+            assertThat(made(page, "/surveys/" + survey + "/report", "form", form)).as(form)
                     .isEqualTo(page(app.url(at + ".pdf?form=" + form)));
         }
-        assertThat(made(at, "/surveys/" + survey + "/report", "size", "Letter", "money", "yes"))
+        assertThat(made(page, "/surveys/" + survey + "/report", "size", "Letter", "money", "yes"))
                 .isEqualTo(page(app.url(at + ".pdf?size=Letter&money=yes")));
-        String html = new String(made(at, "/surveys/" + survey + "/report", "form", "page"), StandardCharsets.UTF_8);
+        String html = new String(made(page, "/surveys/" + survey + "/report", "form", "page"), StandardCharsets.UTF_8);
         assertThat(html).isEqualTo(new String(page(app.url("/surveys/" + survey + "/report.html")), StandardCharsets.UTF_8))
                 .contains("data:image/png;base64,", "no. 9");
     }
@@ -208,7 +209,7 @@ class WorksTest {
     /** Handed over with pictures: each drawing once as lines and once as a picture, and the check holds. */
     @Test
     void drawingsAreHandedOverAsPicturesWhereThatIsAsked() throws Exception {
-        byte[] zip = made("/surveys/" + survey + "/close", "/surveys/" + survey + "/survey.zip", "pictures", "yes");
+        byte[] zip = made("/surveys/" + survey + "/handover", "/surveys/" + survey + "/survey.zip", "pictures", "yes");
         Map<String, byte[]> files = Zipped.files(zip);
         List<String> lines = files.keySet().stream().filter(n -> n.endsWith(".svg")).toList();
         assertThat(lines).isNotEmpty();
@@ -217,7 +218,7 @@ class WorksTest {
             assertThat(picture.getWidth()).as(name).isGreaterThan(300);
         }
         assertThat(ArchiveCheck.check(Files.write(data.resolve("pictures.zip"), zip), share -> {}).holds()).isTrue();
-        byte[] without = made("/surveys/" + survey + "/close", "/surveys/" + survey + "/survey.zip");
+        byte[] without = made("/surveys/" + survey + "/handover", "/surveys/" + survey + "/survey.zip");
         assertThat(Zipped.files(without).keySet()).containsAll(lines).noneMatch(n -> n.startsWith("drawings/") && n.endsWith(".png"));
     }
 
@@ -228,7 +229,7 @@ class WorksTest {
         Set<Path> before = unfinished();
         Set<Path> taken = new HashSet<>();
         for (int pause : new int[] {0, 5, 40, 120, 300}) {
-            for (String[] at : new String[][] {{"/surveys/" + survey + "/verdict", "/surveys/" + survey + "/report"},
+            for (String[] at : new String[][] {{"/surveys/" + survey + "/handover", "/surveys/" + survey + "/report"},
                     {"/house/backup", "/house/backup/begin"}}) {
                 Map<String, String> form = http.form(at[0], at[1]);
                 String to = http.post(at[1], form, "form", "p" + pause).headers().firstValue("Location").orElseThrow();

@@ -7,15 +7,17 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Survey;
+import tallledger.core.survey.TaskStatus;
 
 /**
  * The visit in one look: what may be done with the machine, by rule, and the worst of what was found.
  *
  * @param use   one sentence, or two where so little was looked at that the first is not all
+ * @param done  how much of it was done, and how it came out
  * @param worst three findings at most, those that stop use first
  * @param more  findings beyond those
  */
-public record VerdictGlance(List<Reason> use, List<Finding> worst, int more) {
+public record VerdictGlance(List<Reason> use, Reason done, List<Finding> worst, int more) {
 
     private static final int SHOWN = 3;
 
@@ -41,8 +43,16 @@ public record VerdictGlance(List<Reason> use, List<Finding> worst, int more) {
         } else if (stop.isEmpty() && enough) {
             use.add(Reason.of(VerdictReason.GLANCE_NOTHING, known));
         }
-        return new VerdictGlance(List.copyOf(use), findings.stream().limit(SHOWN).toList(),
+        return new VerdictGlance(List.copyOf(use), done(TaskStatus.tally(TaskStatus.byPhase(survey))),
+                findings.stream().limit(SHOWN).toList(),
                 Math.max(0, findings.size() - SHOWN));
+    }
+
+    private static Reason done(TaskStatus.Tally t) {
+        int done = t.good() + t.bad() + t.undecided();
+        return done == 0 ? Reason.of(VerdictReason.GLANCE_NONE_DONE, t.all())
+                : Reason.of(VerdictReason.GLANCE_DONE, done, t.all(), t.bad() + t.undecided(), t.bad(), t.undecided(), t.inferred(),
+                        t.passed());
     }
 
     private static List<Object> named(List<Finding> findings, Severity severity) {

@@ -93,6 +93,8 @@ enum VerdictReason implements ReasonCode {
     BESIDE_YEAR("beside.year"),
     GLANCE_BEFORE("glance.before", "findings"),
     GLANCE_BEFORE_AMONG("glance.before-among", "findings"),
+    GLANCE_DONE("glance.done", "done", "all", "notGood", "bad", "undecided", "inferred", "passed"),
+    GLANCE_NONE_DONE("glance.none-done", "all"),
     GLANCE_LITTLE("glance.little", "known"),
     GLANCE_NOTHING("glance.nothing", "known"),
     GLANCE_STOP("glance.stop", "findings"),

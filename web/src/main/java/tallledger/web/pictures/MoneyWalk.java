@@ -28,7 +28,7 @@ public final class MoneyWalk {
         double afterPutRight = offer.start() - money.putRight().mean();
         double afterKit = afterPutRight - money.kit();
         bar(sheet, 0, "starts from", 0, offer.start(), offer.start(), across, say, 0.25);
-        bar(sheet, 1, "− put right", afterPutRight, offer.start(), money.putRight().mean(), across, say, 0.7);
+        bar(sheet, 1, "− repairs", afterPutRight, offer.start(), money.putRight().mean(), across, say, 0.7);
         double worse = Math.max(0, offer.start() - money.putRight().eightieth());
         sheet.line(Pen.OTHER, LEFT + worse * across, ROW + 4 + BAR / 2, LEFT + Math.max(0, afterPutRight) * across, ROW + 4 + BAR / 2);
         bar(sheet, 2, "− kit not there", afterKit, afterPutRight, money.kit(), across, say, 0.7);
@@ -38,7 +38,7 @@ public final class MoneyWalk {
         double low = LEFT + offer.opening() * across;
         double high = LEFT + offer.ceiling() * across;
         sheet.line(Pen.READ, low, y, high, y).line(Pen.READ, low, y - 8, low, y + 8).line(Pen.READ, high, y - 8, high, y + 8);
-        sheet.label(LEFT, 5 * ROW + 14, "broken: put right at its 80th percentile; on the offer: from opening to ceiling", "start");
+        sheet.label(LEFT, 5 * ROW + 14, "broken: repairs at their 80th percentile; on the offer: from opening to ceiling", "start");
         return sheet.done(offer.onFloor() ? words.say("money.walk-floor", say.apply(offer.start()), say.apply(offer.floor()))
                 : words.say("money.walk", say.apply(offer.start()), offered.apply(offer.offer()), offered.apply(offer.opening()),
                         offered.apply(offer.ceiling())));

@@ -71,13 +71,19 @@ class CloseController {
         this.clock = clock;
     }
 
-    /** What is open is said before anybody closes. */
-    @GetMapping("/surveys/{id}/close")
-    String ask(@PathVariable long id, Model model, HttpServletRequest request) {
+    /** All that can be handed over, in one place; what is open is said before anybody closes. */
+    @GetMapping("/surveys/{id}/handover")
+    String handOver(@PathVariable long id, Model model, HttpServletRequest request) {
         StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         return page(survey, typed, Submission.fresh(survey.head()), model);
+    }
+
+    /** A form refused there and asked for again. */
+    @GetMapping({"/surveys/{id}/close", "/surveys/{id}/camera"})
+    String again(@PathVariable long id) {
+        return "redirect:/surveys/" + id + "/handover";
     }
 
     @PostMapping("/surveys/{id}/close")
@@ -89,7 +95,7 @@ class CloseController {
                 typed.refuse("read", Reason.of(WebReason.CLOSE_UNREAD));
             }
             return Optional.of(SurveyEntries.closed(survey.by(clock, typed.get("author")), ""));
-        }, (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/close",
+        }, (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/handover",
                 (book, draft, submission) -> closing.close(survey, typed.get("author"), submission));
     }
 
@@ -104,7 +110,7 @@ class CloseController {
         model.addAttribute("films", Films.of(survey.entries(), survey.core().struck().keySet()));
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
-        return "sealed/close";
+        return "sealed/handover";
     }
 
     /** The whole survey as one zip; made whole before anything of it is sent. */
@@ -134,7 +140,7 @@ class CloseController {
         handover.ready(survey);
         boolean withPictures = pictures.equals("yes");
         return works.answer(works.begin("zip " + id + " " + survey.head() + " " + withPictures,
-                Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/close",
+                Reason.of(WebReason.WORK_ZIP, survey.machine().name()), "/surveys/" + id + "/handover",
                 progress -> works.file("survey-" + id + "-to-entry-" + survey.head() + ".zip", MediaType.parseMediaType("application/zip"),
                         out -> handover.write(survey, out, withPictures, progress))));
     }
@@ -163,7 +169,7 @@ class CloseController {
                                 .map(what -> SurveyEntries.camera(survey.by(clock, typed.get("author")), what)),
                 (now, said, submission) -> page(now, said, submission, model), entry -> typed.get("back").equals("run")
                         ? "redirect:/surveys/" + id + "/run"
-                        : "redirect:/surveys/" + id + "/close#films");
+                        : "redirect:/surveys/" + id + "/handover#films");
     }
 
     /** Chapters of a film, to lie beside it. */

@@ -39,10 +39,9 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
         List<Open> open,
         List<Open> next, More more, long unknown, List<RaiseLine> raises, boolean whatIf) {
 
-    /** In words, with the currency behind. */
+    /** In words, with the currency. @param safe whether anything can be offered @param aloud the money in one sentence */
     public record Sums(String putRight, String eightieth, String together, String kit, String unknown, String start, boolean fromAsking,
-            String opening, String offer, String ceiling, long known, String lambda, int bad, String expected, int unpricedKit,
-            String says) {
+            String opening, String offer, String ceiling, boolean safe, int unpricedKit, String tells, String says, String aloud) {
     }
 
     /** @param entry it rests on; nought where none @param cost in words; empty where there is none */
@@ -63,6 +62,8 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
 
     private static final int LISTED = 12;
     private static final int NEXT = 3;
+    /** Under half a unit of money nothing is offered. */
+    private static final double LEAST = 0.5;
 
     /** What is supposed, as the address says it; steps that are not there are nothing. */
     static Money.WhatIf whatIf(StoredSurvey survey, FormInput asked) {
@@ -123,7 +124,7 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
 
     /** What goes with the three figures: that they stand on scrap value, or that it is worth more than is asked. */
     private static String says(Money m, String currency, Words words) {
-        return m.offer().map(o -> o.onFloor() && o.floor() < 0.5 ? words.say("money.nothing-safe")
+        return m.offer().map(o -> o.onFloor() && o.floor() < LEAST ? words.say("money.nothing-safe")
                 : o.onFloor() ? words.say("money.floor", words.money(o.floor(), currency))
                         : o.isMoreThanAsked() ? words.say("money.more-than-asked", words.money(o.worth(), currency)) : "")
                 .orElse("");
@@ -155,9 +156,29 @@ public record MoneyView(VerdictGlance glance, Sums sums, Optional<PlotView> walk
                 say.apply(m.kit()), say.apply(m.unknown()), m.offer().map(o -> say.apply(o.start())).orElse(""),
                 stakes.filter(s -> s.sound().isEmpty()).isPresent(), m.offer().map(o -> offered.apply(o.opening())).orElse(""),
                 m.offer().map(o -> offered.apply(o.offer())).orElse(""), m.offer().map(o -> offered.apply(o.ceiling())).orElse(""),
-                Math.round(100 * m.known()),
-                BigDecimal.valueOf(m.tells().lambda()).setScale(2, RoundingMode.HALF_UP).toPlainString(), m.tells().bad(),
-                BigDecimal.valueOf(m.tells().expected()).setScale(1, RoundingMode.HALF_UP).toPlainString(), m.unpricedKit(),
-                says(m, currency, words));
+                m.offer().filter(o -> o.offer() >= LEAST).isPresent(), m.unpricedKit(), tells(m, words), says(m, currency, words),
+                aloud(m, currency, words));
+    }
+
+    /** What the steps tested say of those that were not; nothing where none was. */
+    private static String tells(Money m, Words words) {
+        long raised = Math.round(100 * (m.tells().lambda() - 1));
+        return m.tells().expected() == 0 ? ""
+                : words.say("money.tells", m.tells().bad(),
+                        BigDecimal.valueOf(m.tells().expected()).setScale(1, RoundingMode.HALF_UP).toPlainString(), Long.signum(raised),
+                        Math.abs(raised));
+    }
+
+    /** The money in one sentence that can be said to the other side. */
+    private static String aloud(Money m, String currency, Words words) {
+        String repairs = words.money(m.putRight().mean(), currency);
+        String unknown = words.money(m.unknown(), currency);
+        String kit = m.kit() < LEAST ? "" : words.money(m.kit(), currency);
+        String says = says(m, currency, words);
+        return m.offer().isEmpty() ? words.say("money.aloud-no-price", repairs, unknown)
+                : m.offer().get().onFloor() ? says
+                        : words.say(m.stakes().orElseThrow().sound().isEmpty() ? "money.aloud-asked" : "money.aloud-sound",
+                                words.money(m.offer().get().start(), currency), repairs, kit.isEmpty() ? 0 : 1, kit, unknown,
+                                words.offer(m.offer().get().offer(), currency));
     }
 }

@@ -2,14 +2,9 @@ package tallledger.web.verdict;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -25,7 +20,6 @@ import tallledger.core.price.Stakes;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.core.survey.Photo;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.Finding;
@@ -38,14 +32,10 @@ import tallledger.web.library.SurveyLibrary;
 import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
-import tallledger.web.works.BackgroundJobs;
-import tallledger.web.works.Progress;
 
-/** The Verdict: on screen, to print, and as PDF, all from the same view. */
+/** The Verdict on screen: in short, and its parts each under an address of its own; prices and judgements typed there. */
 @Controller
 class VerdictController {
-
-    private static final MediaType HTML = MediaType.parseMediaType("text/html;charset=UTF-8");
 
     private final SurveyLibrary library;
     private final Reports reports;
@@ -53,11 +43,8 @@ class VerdictController {
     private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
-    private final BackgroundJobs works;
 
-    VerdictController(SurveyLibrary library, Reports reports, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words,
-            BackgroundJobs works) {
-        this.works = works;
+    VerdictController(SurveyLibrary library, Reports reports, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
         this.entries = entries;
         this.writer = writer;
         this.clock = clock;
@@ -67,12 +54,58 @@ class VerdictController {
     }
 
     @GetMapping("/surveys/{id}/verdict")
-    String verdict(@PathVariable long id, @RequestParam MultiValueMap<String, String> supposed, Model model, HttpServletRequest request) {
+    String inShort(@PathVariable long id, Model model, HttpServletRequest request) {
+        return shown(VerdictPart.IN_SHORT, id, model, request);
+    }
+
+    @GetMapping("/surveys/{id}/verdict/findings")
+    String findings(@PathVariable long id, Model model, HttpServletRequest request) {
+        return shown(VerdictPart.FINDINGS, id, model, request);
+    }
+
+    @GetMapping("/surveys/{id}/verdict/claims")
+    String claims(@PathVariable long id, Model model, HttpServletRequest request) {
+        return shown(VerdictPart.CLAIMS, id, model, request);
+    }
+
+    @GetMapping("/surveys/{id}/verdict/statement")
+    String statement(@PathVariable long id, Model model, HttpServletRequest request) {
+        return shown(VerdictPart.STATEMENT, id, model, request);
+    }
+
+    @GetMapping("/surveys/{id}/verdict/record")
+    String record(@PathVariable long id, Model model, HttpServletRequest request) {
+        return shown(VerdictPart.RECORD, id, model, request);
+    }
+
+    /** What to offer; with what is tried in the address, of which nothing is recorded. */
+    @GetMapping("/surveys/{id}/verdict/money")
+    String money(@PathVariable long id, @RequestParam MultiValueMap<String, String> tried, Model model, HttpServletRequest request) {
+        StoredSurvey survey = library.survey(id);
+        Money.WhatIf whatIf = MoneyView.whatIf(survey, FormInput.of(tried));
+        String page = shown(VerdictPart.MONEY, id, model, request);
+        if (!whatIf.isNothing()) {
+            model.addAttribute("money", MoneyView.of(survey, whatIf, words));
+        }
+        return page;
+    }
+
+    /** A form refused there and asked for again. */
+    @GetMapping("/surveys/{id}/verdict/finding")
+    String findingAgain(@PathVariable long id) {
+        return "redirect:/surveys/" + id + "/verdict/findings";
+    }
+
+    @GetMapping("/surveys/{id}/verdict/prices")
+    String pricesAgain(@PathVariable long id) {
+        return "redirect:/surveys/" + id + "/verdict/money";
+    }
+
+    private String shown(VerdictPart part, long id, Model model, HttpServletRequest request) {
         StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
-        model.addAttribute("whatIf", MoneyView.whatIf(survey, FormInput.of(supposed)));
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
-        return page(survey, typed, Submission.fresh(survey.head()), model);
+        return page(part, survey, typed, Submission.fresh(survey.head()), model);
     }
 
     /** From here on the machine is judged as of another grade; everything measured is judged by it. */
@@ -82,7 +115,8 @@ class VerdictController {
         FormInput typed = FormInput.of(fields);
         return entries.write(survey, typed, response, () -> typed.choice("judgedAs", Grade.class)
                 .map(grade -> SurveyEntries.judgedAs(survey.by(clock, typed.get("author")), grade)),
-                (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
+                (now, said, submission) -> page(VerdictPart.FINDINGS, now, said, submission, model),
+                entry -> "redirect:/surveys/" + id + "/verdict/findings");
     }
 
     /** What is asked, what a sound one is worth, where the machine comes from. */
@@ -94,7 +128,8 @@ class VerdictController {
                 () -> typed.attempt("asking", () -> SurveyEntries.priced(survey.by(clock, typed.get("author")),
                         Stakes.typed(typed.get("asking"), typed.get("sound"), typed.get("currency"), typed.get("background"),
                                 typed.get("mass"), typed.get("scrap"), typed.get("anHour"), survey.folded().machine().unit()))),
-                (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict#money");
+                (now, said, submission) -> page(VerdictPart.MONEY, now, said, submission, model),
+                entry -> "redirect:/surveys/" + id + "/verdict/money");
     }
 
     /** A person judges a finding otherwise than the rules. */
@@ -113,7 +148,8 @@ class VerdictController {
                                 Regrade.parse(target, severity, typed.get("why"), whose(typed),
                                         typed.get("cost"), typed.get("minutesEach"), typed.get("timesADay"), repair(survey, typed)),
                                 f.severity())))),
-                (now, said, submission) -> page(now, said, submission, model), entry -> "redirect:/surveys/" + id + "/verdict");
+                (now, said, submission) -> page(VerdictPart.FINDINGS, now, said, submission, model),
+                entry -> "redirect:/surveys/" + id + "/verdict/findings");
     }
 
     /** One of the house's repairs, or none. @throws Refused at "repair" */
@@ -129,11 +165,10 @@ class VerdictController {
         return survey.core().house().repairs().stream().filter(r -> !r.about().equals(Repair.KIT)).map(Repair::what).distinct();
     }
 
-    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
+    private String page(VerdictPart part, StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         model.addAllAttributes(reports.view(survey));
-        if (model.getAttribute("whatIf") instanceof Money.WhatIf supposed && !supposed.isNothing()) {
-            model.addAttribute("money", MoneyView.of(survey, supposed, words));
-        }
+        model.addAttribute("parts", VerdictPart.values());
+        model.addAttribute("part", part);
         model.addAttribute("backgrounds", Background.values());
         model.addAttribute("repairs", repairs(survey).sorted().toList());
         survey.core().stakes().filter(s -> !typed.isSent("background"))
@@ -146,49 +181,7 @@ class VerdictController {
         model.addAttribute("grades", Grade.values());
         model.addAttribute("severities", Severity.values());
         model.addAttribute("whose", Regrade.Whose.values());
-        return "verdict/verdict";
-    }
-
-    @GetMapping("/surveys/{id}/verdict/print")
-    String print(@PathVariable long id, @RequestParam(defaultValue = "") String money, Model model) {
-        StoredSurvey survey = library.survey(id);
-        model.addAllAttributes(reports.report(survey));
-        model.addAttribute("withMoney", money.equals("yes"));
-        model.addAttribute("images",
-                survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
-        return Reports.Form.WHOLE.template();
-    }
-
-    /** The report as one page to hand on: it needs nothing else. */
-    @GetMapping("/surveys/{id}/report.html")
-    ResponseEntity<String> page(@PathVariable long id, @RequestParam(defaultValue = "") String money) {
-        return ResponseEntity.ok().contentType(HTML)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"survey-" + id + ".html\"")
-                .body(reports.page(library.survey(id), money.equals("yes"), Progress.unwatched()));
-    }
-
-    @GetMapping("/surveys/{id}/verdict.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable long id, @RequestParam(defaultValue = "") String money,
-            @RequestParam(defaultValue = "") String size, @RequestParam(defaultValue = "") String form) {
-        StoredSurvey survey = library.survey(id);
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"survey-" + id + ".pdf\"")
-                .body(reports.pdf(survey, Reports.Form.named(form), money.equals("yes"), size.equals("Letter"), Progress.unwatched()));
-    }
-
-    /** The same as work: there at once where it is quick; with many entries or photographs it says how far it is. */
-    @PostMapping("/surveys/{id}/report")
-    String report(@PathVariable long id, @RequestParam(defaultValue = "") String money, @RequestParam(defaultValue = "") String size,
-            @RequestParam(defaultValue = "") String form) {
-        StoredSurvey survey = library.survey(id);
-        boolean withMoney = money.equals("yes");
-        BackgroundJobs.Action doing = form.equals("page")
-                ? progress -> works.file("survey-" + id + ".html", HTML,
-                        out -> out.write(reports.page(survey, withMoney, progress).getBytes(StandardCharsets.UTF_8)))
-                : progress -> works.file("survey-" + id + ".pdf", MediaType.APPLICATION_PDF,
-                        out -> out.write(reports.pdf(survey, Reports.Form.named(form), withMoney, size.equals("Letter"), progress)));
-        return works.answer(works.begin(String.join(" ", "report", "" + id, "" + survey.head(), money, size, form),
-                Reason.of(WebReason.WORK_REPORT, survey.machine().name()), "/surveys/" + id + "/verdict", doing));
+        return part.template();
     }
 
     private static Regrade.Whose whose(FormInput typed) {

@@ -34,6 +34,12 @@ public record VerdictView(VerdictParts judged, List<Photo> photos, List<Remark> 
         public Map<Reason, List<Finding>> bySystem() {
             return Finding.bySystem(findings);
         }
+
+        /** Claims that what was recorded speaks against. */
+        public List<ClaimVerdict> notUpheld() {
+            return claims.stream().filter(c -> c.standing() == ClaimVerdict.Standing.SHORT
+                    || c.standing() == ClaimVerdict.Standing.CONTRADICTED).toList();
+        }
     }
 
     /**

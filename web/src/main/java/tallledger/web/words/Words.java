@@ -76,7 +76,13 @@ public class Words {
     /** An amount to the whole unit of its currency, which stands before it where it is a sign and behind it where it is letters. */
     public String money(double amount, String currency) {
         String whole = Figures.plain(BigDecimal.valueOf(amount).setScale(0, java.math.RoundingMode.HALF_UP));
-        return currency.isEmpty() ? whole : currency.chars().anyMatch(Character::isLetter) ? whole + "\u00a0" + currency : currency + whole;
+        return withCurrency(whole, currency);
+    }
+
+    /** A sign stands before the figure, letters behind it. */
+    public static String withCurrency(String figure, String currency) {
+        return currency.isEmpty() ? figure
+                : currency.chars().anyMatch(Character::isLetter) ? figure + "\u00a0" + currency : currency + figure;
     }
 
     /** What is offered: an amount; where nothing is safe to offer, that in words, never a bare nought. */

@@ -152,7 +152,7 @@ final class Doing {
 
     private void prices() {
         JsonNode machine = story.get("machine");
-        Visitor.Filled form = Visitor.form(visitor.open(at("/verdict")), "/verdict/prices");
+        Visitor.Filled form = Visitor.form(visitor.open(at("/verdict/money")), "/verdict/prices");
         form.set("asking", machine.get("price").asString()).set("currency", machine.get("currency").asString())
                 .set("mass", machine.get("mass").asString()).set("background", machine.get("background").asString());
         refused(visitor.press(form));
@@ -480,7 +480,7 @@ final class Doing {
     }
 
     private void choose(JsonNode act) {
-        Document verdict = visitor.open(at("/verdict"));
+        Document verdict = visitor.open(at("/verdict/findings"));
         String wanted = act.get("repair").asString();
         String entry = entryOf(act.get("chooseRepair").asString());
         Element form = verdict.select("form[action$=/verdict/finding]").stream()

@@ -65,7 +65,7 @@ final class Expecting {
 
     private void readClaims() {
         List<Element> told = shown.page("machine").select("aside ul.claims li");
-        for (Element row : shown.page("/verdict").select("table.ruled tr:has(.standing)")) {
+        for (Element row : shown.page("/verdict/claims").select("table.ruled tr:has(.standing)")) {
             String value = row.select("th b").text();
             String attribute = row.select("th span").first().text();
             String by = row.select("td").get(0).text();
@@ -332,7 +332,7 @@ final class Expecting {
         Pattern pattern = Pattern.compile(names.substance(id(), "finding: " + about).stream().findFirst().orElse("(?i)"
                 + Arrays.stream(about.split(" ")).filter(w -> w.length() > 3).map(w -> w.replaceAll("'.*|s$", "")).limit(2)
                         .collect(Collectors.joining(".*"))));
-        List<Element> found = shown.page("/verdict").select(".findings > li").stream()
+        List<Element> found = shown.page("/verdict/findings").select(".findings > li").stream()
                 .filter(li -> pattern.matcher(Shown.plain(li.select("> span").not(".severity, .refs").text())).find()).toList();
         if (wanted.has("none") || wanted.path("state").asString("").startsWith("not open")) {
             found.forEach(li -> complaints.add("finding “" + about + "” should not be there: " + li.text()));
@@ -348,7 +348,7 @@ final class Expecting {
         if (!right) {
             complaints.add("finding “" + about + "”, at least " + SEVERITIES.get(least) + ", at most " + SEVERITIES.get(most) + ": "
                     + (found.isEmpty()
-                            ? "not there, only " + shown.page("/verdict").select(".findings > li").stream()
+                            ? "not there, only " + shown.page("/verdict/findings").select(".findings > li").stream()
                                     .map(li -> li.select("> .severity").text() + " "
                                             + li.select("> span:not(.severity):not(.refs):not(.sub)").text())
                                     .toList()
@@ -364,7 +364,7 @@ final class Expecting {
             substance("coverage", says, shown.all());
             return;
         }
-        String counts = Shown.plain(shown.page("/verdict").select(".counts").first().text());
+        String counts = Shown.plain(shown.page("/verdict/record").select(".counts").first().text());
         Matcher counted = COUNTED.matcher(says);
         while (counted.find()) {
             if (!counts.contains(counted.group()) && !(counted.group(1).equals("0") && !counts.contains(counted.group(3)))) {
@@ -425,7 +425,7 @@ final class Expecting {
     }
 
     private void money(JsonNode money) {
-        String offer = Shown.plain(shown.page("/verdict").select(".glance .sums div:has(dt:contains(Offer)) dd").text());
+        String offer = Shown.plain(shown.page("/verdict").select(".sums div:has(dt:contains(Offer)) dd").text());
         Matcher figure = Pattern.compile("\\d[\\d ]*").matcher(offer);
         if (!figure.find()) {
             complaints.add("no offer: " + offer);
@@ -437,15 +437,15 @@ final class Expecting {
         if (value < low - 1 || value > high) {
             complaints.add("offer " + offer + ", not " + low + " to " + high + " " + money.path("reckoned").asString(""));
         }
-        String unknown = Shown.plain(shown.page("/verdict").select(".glance .sums div:has(dt:contains(Unknown)) dd").text());
+        String unknown = Shown.plain(shown.page("/verdict").select(".sums div:has(dt:contains(Unknown)) dd").text());
         List<String> most = Described.numbers(money.get("unknown").asString());
         double figured = Described.numbers(unknown).stream().findFirst().map(Double::parseDouble).orElse(-1.0);
-        if (figured < 0 || shown.page("/verdict").select("#untested tbody tr").isEmpty()) {
+        if (figured < 0 || shown.page("/verdict/money").select("#untested tbody tr").isEmpty()) {
             complaints.add("what is unknown is not said with what it is made of: " + unknown);
         } else if (!most.isEmpty() && figured > Double.parseDouble(most.get(0))) {
             complaints.add("unknown " + unknown + ", not " + money.get("unknown").asString());
         }
-        String put = Shown.plain(shown.page("/verdict").select(".glance .sums div:has(dt:contains(To repair)) dd").text());
+        String put = Shown.plain(shown.page("/verdict").select(".sums div:has(dt:contains(To repair)) dd").text());
         if (money.has("putRight") && (money.get("putRight").isArray() || money.get("putRight").asString().matches("[\\d.]+"))) {
             double right = Double.parseDouble(Described.numbers(put).stream().findFirst().orElse("0"));
             boolean exact = !money.get("putRight").isArray();
@@ -461,7 +461,7 @@ final class Expecting {
     private void trivial(List<String> coming) {
         double price = Double.parseDouble(story.get("machine").get("price").asString());
         for (String step : coming) {
-            Element row = shown.page("/verdict").selectFirst("#untested tr:has(a[href$=step=" + step + "])");
+            Element row = shown.page("/verdict/money").selectFirst("#untested tr:has(a[href$=step=" + step + "])");
             List<String> figures = row == null ? List.of() : row.select("td.figure").eachText();
             if (figures.size() > 1 && value(Described.numbers(Shown.plain(figures.get(1))).get(0)) < 0.03 * price) {
                 complaints.add("advises a trifle first: " + step + ", whose repairs cost " + figures.get(1) + " of " + price);
@@ -470,8 +470,8 @@ final class Expecting {
     }
 
     private void next(JsonNode next) {
-        List<String> coming = Stream.concat(shown.page("/verdict").select(".glance a[href*=step=]").stream().limit(3),
-                shown.page("/verdict").select("#money h3 ~ ul a[href*=step=]").stream().limit(3))
+        List<String> coming = Stream.concat(shown.page("/verdict").select("section a[href*=step=]").stream().limit(3),
+                shown.page("/verdict/money").select("h2 ~ ul a[href*=step=]").stream().limit(3))
                 .map(a -> a.attr("href").replaceFirst(".*step=", "")).distinct().toList();
         trivial(coming);
         for (JsonNode wanted : next.path("runsOrStepsToCome")) {

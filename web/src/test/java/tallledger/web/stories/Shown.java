@@ -23,7 +23,8 @@ import org.jsoup.nodes.Element;
 final class Shown {
 
     private static final List<String> PAGES = List.of("/run", "/speeds", "/movement", "/accuracy", "/cycles", "/faults", "/kit", "/entries",
-            "/verdict", "/verdict/print", "/drawings", "/threads", "/cut", "/paper", "/paper/type", "/report.html");
+            "/verdict", "/verdict/findings", "/verdict/claims", "/verdict/statement", "/verdict/money", "/verdict/record", "/handover",
+            "/verdict/print", "/drawings", "/threads", "/cut", "/paper", "/paper/type", "/report.html");
     /** What a page names by title, label or hint is seen as well. */
     private static final List<String> SAID = List.of("title", "aria-label", "placeholder", "alt");
 
