@@ -56,6 +56,27 @@ public record Claim(Attribute attribute, String value, Source source, String wor
         public Form form() {
             return form;
         }
+
+        /** What it is said of. */
+        public Subject subject() {
+            return switch (this) {
+                case SPEED_COUNT, SLOWEST_SPEED, FASTEST_SPEED, SPEED, SPEED_LIST, SPEEDS_WORK, REVERSES, RATIO -> Subject.SPEEDS;
+                case FEED_COUNT, SLOWEST_FEED, FASTEST_FEED, THREAD_COUNT -> Subject.FEEDS;
+                case SWING, GAP_SWING, SLIDE_SWING, BETWEEN_CENTRES, TRAVEL, DRILLING_CAPACITY, UNDER_SPINDLE, ARM_RADIUS, THROAT, BORE,
+                        TAPER, TABLE_SIZE, WHEEL_SIZE, CHUCK_SIZE, REST_SIZE, WEIGHT ->
+                    Subject.SIZE;
+                case MOTOR_POWER, DRIVE_RATING, SUPPLY -> Subject.POWER;
+                case ACCURACY, NO_BACKLASH, WAYS, SCREWS, CONDITION, FUNCTION, ADMISSION -> Subject.CONDITION;
+                case HOURS, YEAR, REBUILT_BY, REDONE, FROM_STORAGE, NEARLY_ALL_RUN, SERVICED -> Subject.PAST;
+                case COLLETS, KIT_COUNT -> Subject.KIT;
+                case OTHER -> Subject.WORDS;
+            };
+        }
+    }
+
+    /** What claims are about, in the order they are offered. */
+    public enum Subject {
+        SPEEDS, FEEDS, SIZE, POWER, CONDITION, PAST, KIT, WORDS
     }
 
     /** How a claimed value is read. */

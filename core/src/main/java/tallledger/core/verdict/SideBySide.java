@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Speed;
@@ -29,20 +30,21 @@ import tallledger.core.unit.Quantity;
 import tallledger.core.unit.Unit;
 
 /**
- * Two to four machines on the same characteristics (W 4.5). What was tested on one and not on another comes first: an untested value is no
- * advantage. Then what was measured, the greatest difference over the workable limit first; then what has no limit and differs; what is
- * alike within √(U₁² + U₂²), or the same, last.
+ * Two to four machines on the same characteristics (W 4.5). How much was tested on one and not on another is said before any difference: an
+ * untested value is no advantage. What is good on one and not on another comes first, then the greatest difference over the workable limit;
+ * then what has no limit and differs; then, row by row, what was not tested on all; what is alike within √(U₁² + U₂²), or the same, last.
  *
- * @param rows    in that order
- * @param sisters whether all are of one maker and model: then their descriptions ought to agree
+ * @param rows     in that order
+ * @param sisters  whether all are of one maker and model: then their descriptions ought to agree
+ * @param untested how many characteristics were not tested on each machine that were on another
  */
-public record SideBySide(List<ComparedRow> rows, boolean sisters) {
+public record SideBySide(List<ComparedRow> rows, boolean sisters, List<Integer> untested) {
 
     public static final int FEWEST = 2;
     public static final int MOST = 4;
 
     /** Where a row stands, in the order shown. */
-    public enum Part { TESTED_ON_ONE, MEASURED, OTHERWISE, ALIKE }
+    public enum Part { MEASURED, OTHERWISE, TESTED_ON_ONE, ALIKE }
 
     /**
      * One characteristic.
@@ -53,6 +55,17 @@ public record SideBySide(List<ComparedRow> rows, boolean sisters) {
      * @param rank  greatest difference over the workable limit; nought where there is none
      */
     public record ComparedRow(Part part, Reason name, Optional<BigDecimal> per, List<ComparedCell> cells, double rank) {
+
+        /** Good on one and not on another; where one was not tested, not good on the other. */
+        public boolean isTelling() {
+            List<Outcome> outcomes = cells.stream().flatMap(c -> c.outcome.stream()).distinct().toList();
+            return outcomes.contains(Outcome.FAILED) && (outcomes.size() > 1 || part == Part.TESTED_ON_ONE);
+        }
+
+        /** Whether anything stands in it. */
+        boolean isSaid() {
+            return cells.stream().anyMatch(ComparedCell::isTested);
+        }
     }
 
     /** Money. */
@@ -89,12 +102,17 @@ public record SideBySide(List<ComparedRow> rows, boolean sisters) {
         List<ComparedRow> rows = new ArrayList<>(measured(surveys));
         rows.addAll(reckoned(money));
         rows.addAll(described(surveys));
-        rows.sort(Comparator.comparing(ComparedRow::part).thenComparing(Comparator.comparingDouble(ComparedRow::rank).reversed()));
+        rows.removeIf(row -> !row.isSaid());
+        rows.sort(Comparator.comparing(ComparedRow::part).thenComparing(row -> !row.isTelling())
+                .thenComparing(Comparator.comparingDouble(ComparedRow::rank).reversed()));
+        List<Integer> untested = IntStream.range(0, surveys.size()).mapToObj(i -> (int) rows.stream()
+                .filter(row -> row.part() == Part.TESTED_ON_ONE && row.cells().get(i).there() && !row.cells().get(i).isTested())
+                .count()).toList();
         boolean sisters = surveys.stream()
                 .map(s -> List.of(s.machine().identity().family(), lower(s.machine().identity().maker()),
                         lower(s.machine().identity().model())))
                 .distinct().count() == 1;
-        return new SideBySide(List.copyOf(rows), sisters && !surveys.get(0).machine().identity().model().isBlank());
+        return new SideBySide(List.copyOf(rows), sisters && !surveys.get(0).machine().identity().model().isBlank(), untested);
     }
 
     private static String lower(String text) {
@@ -108,9 +126,7 @@ public record SideBySide(List<ComparedRow> rows, boolean sisters) {
         List<ComparedRow> rows = new ArrayList<>();
         steps.forEach((id, step) -> {
             List<ComparedCell> cells = surveys.stream().map(s -> cell(s, id)).toList();
-            if (cells.stream().anyMatch(ComparedCell::isTested)) {
-                rows.add(row(step, cells, surveys.get(0)));
-            }
+            rows.add(row(step, cells, surveys.get(0)));
         });
         return rows;
     }
@@ -216,7 +232,7 @@ public record SideBySide(List<ComparedRow> rows, boolean sisters) {
         features.stream().sorted().forEach(f -> rows.add(of(Reason.of(VerdictReason.BESIDE_FEATURE, f), surveys.stream()
                 .map(s -> s.machine().fitOut().has(f) ? ComparedCell.said(Reason.of(VerdictReason.BESIDE_HAS)) : ComparedCell.NOT_THERE)
                 .toList())));
-        return rows.stream().filter(r -> r.cells.stream().anyMatch(c -> c.said.isPresent())).toList();
+        return rows;
     }
 
     /** As a length, so that 20 in and 508 mm are alike. */

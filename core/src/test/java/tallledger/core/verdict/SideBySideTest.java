@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
+import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.MotorRating;
 import tallledger.core.family.Family;
 import tallledger.core.family.Feature;
@@ -88,9 +89,30 @@ class SideBySideTest {
         SurveyBook other = lathe();
         one.step("nose-camming", false, "value", "0.060");
         SideBySide all = beside(one, other);
-        assertThat(all.rows().get(0).name().code()).isEqualTo("step.nose-camming");
-        assertThat(all.rows().get(0).part()).isEqualTo(Part.TESTED_ON_ONE);
-        assertThat(all.rows().get(0).cells().get(1).isTested()).isFalse();
+        ComparedRow first = all.rows().stream().filter(r -> r.part() == Part.TESTED_ON_ONE).findFirst().orElseThrow();
+        assertThat(first.name().code()).isEqualTo("step.nose-camming");
+        assertThat(first.cells().get(1).isTested()).isFalse();
+        assertThat(all.untested()).containsExactly(0, 1);
+        other.step("centre-runout", false, "value", "0.004");
+        other.step("lead-screw-float", false, "value", "0.002");
+        assertThat(beside(one, other).untested()).as("each counts what it lacks").containsExactly(2, 1);
+    }
+
+    /** 0.048 of runout is outside workable (0.04) and 0.030 is not: that comes before a wider difference between two good ones. */
+    @Test
+    void goodOnOneAndNotOnAnotherComesFirst() {
+        SurveyBook one = lathe();
+        SurveyBook other = lathe();
+        for (SurveyBook book : List.of(one, other)) {
+            book.step("nose-camming", false, "value", book == one ? "0.004" : "0.024");
+            book.step("centre-runout", false, "value", book == one ? "0.030" : "0.048");
+        }
+        SideBySide all = beside(one, other);
+        assertThat(row(all, "centre-runout").cells()).extracting(c -> c.outcome().orElseThrow())
+                .containsExactly(Outcome.PROVEN, Outcome.FAILED);
+        assertThat(row(all, "centre-runout").rank()).isLessThan(row(all, "nose-camming").rank());
+        assertThat(all.rows().stream().filter(r -> r.part() == Part.MEASURED).map(r -> r.name().code()))
+                .containsExactly("step.centre-runout", "step.nose-camming");
     }
 
     /** Sister machines of one description differ in nothing that was not recorded. */

@@ -3,6 +3,7 @@ package tallledger.web.comparison;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -75,6 +76,14 @@ class ComparisonController {
             Map<SideBySide.Part, List<ComparedLine>> parts = new EnumMap<>(SideBySide.Part.class);
             beside.rows().forEach(row -> parts.computeIfAbsent(row.part(), p -> new ArrayList<>()).add(line(row, cores)));
             model.addAttribute("parts", parts);
+            model.addAttribute("alike", SideBySide.Part.ALIKE);
+            Map<String, Integer> untested = new LinkedHashMap<>();
+            for (int i = 0; i < surveys.size(); i++) {
+                if (beside.untested().get(i) > 0) {
+                    untested.put(surveys.get(i).machine().name(), beside.untested().get(i));
+                }
+            }
+            model.addAttribute("untested", untested);
             return true;
         } catch (Refused refused) {
             response.setStatus(422);

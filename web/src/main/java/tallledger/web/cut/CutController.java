@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.cutting.CutMade;
 import tallledger.core.cutting.Job;
+import tallledger.core.cutting.StartingCut;
 import tallledger.core.cutting.TestCut;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reading.SurfaceSpeed;
@@ -106,12 +107,18 @@ class CutController {
     }
 
     private static void start(FormInput typed, MachineDescription machine, StoredSurvey survey) {
-        // A grinder is tried with none of these: whoever tries one all the same says which.
-        machine.family().traits().testCut().ifPresent(kind -> typed.set("kind", kind.name()));
         typed.set("material", Job.Material.STEEL.name());
         BigDecimal feed = survey.rules().number(Rule.DRILL_CLAIM_FEED);
-        typed.set("feed", machine.unit() == LengthUnit.MM ? feed.toPlainString() + " mm"
-                : feed.divide(LengthUnit.INCH.millimetres(), TWO).toPlainString() + " in");
+        BigDecimal own = machine.unit() == LengthUnit.MM ? feed : feed.divide(LengthUnit.INCH.millimetres(), TWO);
+        // A grinder is tried with none of these: whoever tries one all the same says which.
+        machine.family().traits().testCut().ifPresentOrElse(kind -> {
+            typed.set("kind", kind.name());
+            StartingCut cut = StartingCut.of(kind, Job.Material.STEEL, own, machine.speeds(), machine.motor(), machine.unit());
+            typed.set("diameter", cut.diameter().toPlainString());
+            typed.set("feed", cut.feed().toPlainString());
+            cut.depth().ifPresent(depth -> typed.set("depth", depth.toPlainString()));
+            cut.width().ifPresent(width -> typed.set("width", width.toPlainString()));
+        }, () -> typed.set("feed", own.toPlainString()));
     }
 
     /** What is left empty is taken from the table of typical values. */

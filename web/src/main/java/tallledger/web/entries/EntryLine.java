@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
@@ -39,8 +40,27 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         boolean strikable, String hash, String stray, String then) {
 
     private static final int LONGEST_RAW = 300;
+    /** A row of readings longer than this is folded: its beginning stands, the whole is behind one key. */
+    private static final int LONGEST_OPEN = 260;
+    private static final int BEGINNING = 160;
+    private static final Pattern FIGURE = Pattern.compile("(?<![\\w.])\\d");
     private static final DateTimeFormatter ELSEWHERE = DateTimeFormatter.ofPattern("d MMM HH:mm:ss z", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
+
+    public boolean isLong() {
+        return says.length() > LONGEST_OPEN;
+    }
+
+    /** What it begins with, cut between two words. */
+    public String beginning() {
+        int blank = says.lastIndexOf(' ', BEGINNING);
+        return says.substring(0, blank > 0 ? blank : BEGINNING) + " …";
+    }
+
+    /** How many figures stand in it. */
+    public long figures() {
+        return FIGURE.matcher(says).results().count();
+    }
 
     static List<EntryLine> of(StoredSurvey survey, List<Entry> entries, Words words) {
         Map<Integer, Entry> struck = survey.core().struck();
@@ -117,6 +137,8 @@ public record EntryLine(int sequence, String time, String author, String kind, S
                         .map(WorkEvent.Repaired.class::cast)
                         .flatMap(repaired -> repaired.part().system())
                         .map(system -> words.say(system.words(survey.core().machine().fitOut()))))
+                .or(() -> survey.core().decoded().event(entry.sequence()).filter(WorkEvent.Checked.class::isInstance)
+                        .map(WorkEvent.Checked.class::cast).map(checked -> words.say("step.check-" + checked.check().name())))
                 .orElse(entry.step());
     }
 

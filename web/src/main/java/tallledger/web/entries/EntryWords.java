@@ -143,8 +143,9 @@ record EntryWords(Words words, Survey survey) implements Event.EventVisitor<Stri
     @Override
     public String priced(AppraisalEvent.Priced event, Entry entry) {
         Stakes s = event.stakes();
-        return words.say("entry.priced", s.asking().isPresent() ? 1 : 0, s.asking().map(TypedNumber::typed).orElse(""),
-                s.sound().isPresent() ? 1 : 0, s.sound().map(TypedNumber::typed).orElse(""), s.currency(), s.background());
+        return words.say("entry.priced", s.asking().isPresent() ? 1 : 0,
+                s.asking().map(a -> Words.withCurrency(a.typed(), s.currency())).orElse(""),
+                s.sound().isPresent() ? 1 : 0, s.sound().map(a -> Words.withCurrency(a.typed(), s.currency())).orElse(""), s.background());
     }
 
     @Override

@@ -28,6 +28,7 @@ import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.housebook.Houses;
 import tallledger.web.store.Submission;
+import tallledger.web.words.Words;
 
 /** The House: the judgement numbers everything is reckoned with, each changed in its place, and what steps take. */
 @Controller
@@ -37,20 +38,53 @@ class HouseController {
     private final Houses houses;
     private final HouseWriter house;
     private final AuthorCookie writer;
+    private final Words words;
 
-    HouseController(Houses houses, HouseWriter house, AuthorCookie writer) {
+    HouseController(Houses houses, HouseWriter house, AuthorCookie writer, Words words) {
+        this.words = words;
         this.houses = houses;
         this.house = house;
         this.writer = writer;
     }
 
+    /** Its parts; one part; what a search finds; or a number open to be changed, among its own. */
     @GetMapping
-    String show(@RequestParam Optional<String> rule, Model model, HttpServletRequest request) {
+    String show(@RequestParam Optional<String> rule, @RequestParam Optional<String> part, @RequestParam(defaultValue = "") String find,
+            Model model, HttpServletRequest request) {
         FormInput typed = blank(request);
         Rules rules = houses.newest().rules();
         Optional<Rule> open = rule.flatMap(Rule::named);
         open.ifPresent(r -> fill(typed, r, rules));
-        return numbers(model, open, typed, Submission.fresh(houses.head()), Optional.empty());
+        if (open.isPresent()) {
+            return numbers(model, open, typed, Submission.fresh(houses.head()), Optional.empty());
+        }
+        Optional<Rule.Group> chosen = part.flatMap(p -> Stream.of(Rule.Group.values()).filter(g -> g.name().equals(p)).findFirst());
+        List<RuleGroup> all = groups(rules);
+        model.addAttribute("find", find);
+        if (find.isBlank() && chosen.isEmpty()) {
+            model.addAttribute("groups", all);
+            return frame(model, typed, Submission.fresh(houses.head()), Optional.empty(), "house/house");
+        }
+        return numbers(model, all.stream().filter(g -> chosen.isEmpty() || g.group() == chosen.get()).map(g -> g.holding(find, words))
+                .filter(g -> !g.rules().isEmpty()).toList(), typed);
+    }
+
+    private String numbers(Model model, List<RuleGroup> shown, FormInput typed) {
+        model.addAttribute("rules", houses.newest().rules());
+        model.addAttribute("groups", shown);
+        model.addAttribute("open", null);
+        model.addAttribute("past", List.of());
+        return frame(model, typed, Submission.fresh(houses.head()), Optional.empty(), "house/numbers");
+    }
+
+    /** Numbers that were retired are shown only where this house had changed them. */
+    private static List<RuleGroup> groups(Rules newest) {
+        List<Rule> all = Stream.of(Rule.values()).filter(r -> !r.isRetired()
+                || newest.figures(r).get(0).compareTo(r.shipped().get(0)) != 0).toList();
+        return Stream.of(Rule.Group.values()).map(group -> {
+            List<Rule> its = all.stream().filter(r -> r.group() == group).toList();
+            return new RuleGroup(group, its, its.stream().filter(newest::isChanged).count());
+        }).toList();
     }
 
     @PostMapping("/rules/{name}")
@@ -96,13 +130,12 @@ class HouseController {
     private String numbers(Model model, Optional<Rule> open, FormInput typed, Submission submission,
             Optional<Preview.PreviewResult> found) {
         model.addAttribute("rules", houses.newest().rules());
-        model.addAttribute("groups", Rule.Group.values());
-        Rules newest = houses.newest().rules();
-        model.addAttribute("all", Stream.of(Rule.values()).filter(r -> !r.isRetired()
-                || newest.figures(r).get(0).compareTo(r.shipped().get(0)) != 0).toList());
+        List<RuleGroup> all = groups(houses.newest().rules());
+        model.addAttribute("groups", all.stream().filter(g -> open.isEmpty() || g.group() == open.get().group()).toList());
+        model.addAttribute("find", "");
         model.addAttribute("open", open.orElse(null));
         model.addAttribute("past", open.map(houses.book()::historyOf).orElse(List.of()));
-        return frame(model, typed, submission, found, "house/house");
+        return frame(model, typed, submission, found, "house/numbers");
     }
 
     @GetMapping("/steps")

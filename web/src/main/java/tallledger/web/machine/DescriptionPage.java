@@ -77,7 +77,7 @@ class DescriptionPage {
                 FormPart.open(folded, typed.errors().keySet(), asked),
                 new DescriptionView.ClaimTable(upTo(ClaimFields.rows(typed)), ClaimFields.tiedNames(typed, names), names.values(),
                         axes(machine, typed)),
-                speeds, feeds, threads, upTo(DriveFields.STAGE_ROWS), upTo(FitOutForm.rows(typed)), FitOutForm.names(typed),
+                speeds, feeds, threads, upTo(DriveFields.rows(typed)), upTo(FitOutForm.rows(typed)), FitOutForm.names(typed),
                 typed.withoutErrors().choice("family", Family.class).map(f -> f.traits().features()).orElse(Set.of()), panel));
         return "machine/form";
     }

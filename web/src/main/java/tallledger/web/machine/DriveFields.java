@@ -29,6 +29,9 @@ import tallledger.web.words.WebReason;
 final class DriveFields {
 
     static final int STAGE_ROWS = 7;
+    private static final int FEWEST_ROWS = 3;
+    private static final int MORE_ROWS = 2;
+    private static final String ROWS = "stageRows";
     private static final String REVERSES = "reverses";
     private static final String INTERLOCKS = "interlocks";
 
@@ -39,12 +42,26 @@ final class DriveFields {
         return new FormRow(typed, "stage" + i);
     }
 
+    /** Rows shown: those typed into and one more, no fewer than three. */
+    static int rows(FormInput typed) {
+        int filled = (int) IntStream.range(0, STAGE_ROWS).filter(i -> isTyped(stage(typed, i))).mapToLong(i -> i + 1L).max().orElse(0);
+        return Math.min(STAGE_ROWS, Math.max(typed.wholeOr(ROWS, FEWEST_ROWS), Math.max(FEWEST_ROWS, filled + 1)));
+    }
+
+    static void addRows(FormInput typed) {
+        typed.set(ROWS, String.valueOf(rows(typed) + MORE_ROWS));
+    }
+
+    private static boolean isTyped(FormRow row) {
+        return row.hasAny("name", "positions", "values");
+    }
+
     /** The drive as typed so far; empty while the stages do not make sense. */
     static Optional<DriveTrain> train(FormInput typed) {
         List<Stage> stages = new ArrayList<>();
         for (int i = 0; i < STAGE_ROWS; i++) {
             FormRow row = stage(typed, i);
-            if (row.hasAny("name", "positions", "values")) {
+            if (isTyped(row)) {
                 StageReader.read(row).ifPresent(stages::add);
             }
         }

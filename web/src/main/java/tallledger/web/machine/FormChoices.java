@@ -1,6 +1,9 @@
 package tallledger.web.machine;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.drive.LeverPattern;
 import tallledger.core.drive.MotorRating;
@@ -34,8 +37,10 @@ public final class FormChoices {
         return List.of(LengthUnit.values());
     }
 
-    public List<Claim.Attribute> attributes() {
-        return List.of(Claim.Attribute.values());
+    /** What a claim may be about, by its subject. */
+    public Map<Claim.Subject, List<Claim.Attribute>> attributes() {
+        return Stream.of(Claim.Attribute.values())
+                .collect(Collectors.groupingBy(Claim.Attribute::subject, () -> new EnumMap<>(Claim.Subject.class), Collectors.toList()));
     }
 
     public List<Claim.Source> sources() {

@@ -10,7 +10,8 @@ import java.util.Set;
 public enum FormPart {
 
     IS(), SAID("said", "saidBy", "claim"),
-    SPEED("stage", "stages", "reverses", "interlocks", "kilowatts", "law", "efficiency", "cell", "list", "counted", "pasted", "tolerance"),
+    SPEED("stage", "stages", "stageRows", "reverses", "interlocks", "kilowatts", "law", "efficiency", "cell", "list", "counted", "pasted",
+            "tolerance"),
     MOVES("axis", "axes", "feedLevers", "feedUnit", "feedPer", "feedcell", "feedlist", "feedcounted", "threadLevers", "threadCounted",
             "threadcell", "threadlist", "threadcounted"),
     HAS("feature", "features", "volts", "hertz", "phases", "supplyKilowatts", "amperes", "heavyStart", "leadScrew", "factors", "promised",

@@ -67,6 +67,11 @@ class PlateController {
         });
     }
 
+    @PostMapping({"/machines/new/drive/rows", "/machines/{id}/edit/drive/rows"})
+    String moreStages(@PathVariable Optional<Long> id, @RequestParam MultiValueMap<String, String> fields, Model model) {
+        return changed(id, FormPlate.SPEED.word(), fields, model, DriveFields::addRows);
+    }
+
     private static List<Lever> levers(FormInput typed, FormPlate plate) {
         return plate == FormPlate.SPEED ? DriveFields.leversSoFar(typed) : PlateFields.levers(typed, plate);
     }

@@ -37,11 +37,12 @@ public sealed interface OpenTask {
      * @param symptoms keys of what may be heard, seen or felt
      * @param methods  ways of reading it
      * @param method   the one taken last
+     * @param counted  whether the last run was counted, turn by turn
      * @param feels    keys of how a lever shifts; none where nothing is shifted
      * @param levers   ways in which its levers may stand, where nobody has looked at them yet
      */
-    record SpeedTask(SheetView sheet, List<Symptom> symptoms, List<GaugeChoice> methods, String method, List<ShiftFeel> feels,
-            List<StartReading.LeverChoice> levers)
+    record SpeedTask(SheetView sheet, List<Symptom> symptoms, List<GaugeChoice> methods, String method, boolean counted,
+            List<ShiftFeel> feels, List<StartReading.LeverChoice> levers)
             implements
                 OpenTask {
 
@@ -49,10 +50,15 @@ public sealed interface OpenTask {
         private static final List<Symptom> SYMPTOM_KEYS = List.of(Symptom.values()).stream()
                 .filter(s -> List.of(ShiftFeel.values()).stream().noneMatch(f -> f.symptom().filter(s::equals).isPresent())).toList();
 
-        static SpeedTask of(SheetView sheet, DriveTrain train, List<GaugeChoice> methods, String method,
+        static SpeedTask of(SheetView sheet, DriveTrain train, List<GaugeChoice> methods, String method, boolean counted,
                 List<StartReading.LeverChoice> levers) {
-            return new SpeedTask(sheet, SYMPTOM_KEYS.stream().filter(s -> isPossible(s, train)).toList(), methods, method,
+            return new SpeedTask(sheet, SYMPTOM_KEYS.stream().filter(s -> isPossible(s, train)).toList(), methods, method, counted,
                     shifts(train) ? List.of(ShiftFeel.values()) : List.of(), levers);
+        }
+
+        /** The way of reading it that stands chosen, in words. */
+        public String readBy() {
+            return methods.stream().filter(m -> m.id().equals(method)).findFirst().map(GaugeChoice::name).orElse(method);
         }
 
         /** Only what is shifted is felt to: a belt is laid over by hand, and a wheel of one speed has no lever. */
@@ -95,6 +101,12 @@ public sealed interface OpenTask {
     record CatalogueTask(TaskView task, Optional<NotedEntry<Reason>> cut, Optional<Temperatures> warm, List<GaugeChoice> gauges)
             implements
                 OpenTask {
+
+        /** The gauge chosen, in words; the first where none is. */
+        public String readWith(String chosen) {
+            return gauges.stream().filter(g -> g.id().equals(chosen)).findFirst().or(() -> gauges.stream().findFirst())
+                    .map(GaugeChoice::name).orElse("");
+        }
 
         @Override
         public String template() {

@@ -114,7 +114,8 @@ public class SheetPage {
     private OpenTask speed(StoredSurvey survey, Route route, FormInput typed) {
         return OpenTask.SpeedTask.of(SheetView.of(survey.folded(), route), survey.core().machine().train(),
                 GaugeChoice.speeds(houses.newest(), today(), words),
-                typed.has("method") ? typed.get("method") : lastMethod(survey.folded(), houses.newest()), LeverQuestion.of(survey));
+                typed.has("method") ? typed.get("method") : lastMethod(survey.folded(), houses.newest()),
+                isCounted(survey.folded()), LeverQuestion.of(survey));
     }
 
     private static OpenTask check(StoredSurvey survey, Step step, DriveCheck check, FormInput typed) {
@@ -234,6 +235,11 @@ public class SheetPage {
         String own = last.flatMap(r -> SpeedReading.usual(r.method()).map(kind -> GaugeChoice.id(r.readWith(), house.gauges(kind))))
                 .orElse("");
         return last.map(SpeedReading::method).orElse(Method.CONTACT_TACHOMETER).name() + (own.isEmpty() ? "" : ":" + own);
+    }
+
+    private static boolean isCounted(SpindleSurvey survey) {
+        return survey.runs().stream().flatMap(r -> r.record().reading().stream()).reduce((a, b) -> b).filter(r -> !r.method().isShown())
+                .isPresent();
     }
 
     private LocalDate today() {

@@ -98,9 +98,12 @@ public record TaskView(String key, Phase phase, String name, String task, String
                         .filter(r -> recording.usualGauge().isPresent()).map(r -> Drawing.of(step)));
     }
 
+    /** Under half a unit of money looking is worth nothing that could be said. */
+    private static final double LEAST = 0.5;
+
     private static String worth(Survey survey, Step step, Words words) {
         String currency = survey.stakes().map(Stakes::currency).orElse("");
-        return Money.worth(survey, step)
+        return Money.worth(survey, step).filter(u -> u.worth() >= LEAST)
                 .map(u -> words.say("page.worth", words.money(u.worth(), currency), Math.round(100 * u.chance()),
                         words.money(u.cost(), currency)))
                 .orElse("");
