@@ -5,6 +5,7 @@ import { keepHalfTyped } from "./half-typed.js";
 import { watchInstrument } from "./instrument.js";
 import { jobPage } from "./job.js";
 import { watchPage } from "./page-keys.js";
+import { watchPaperLines } from "./paper-lines.js";
 import { photoForm } from "./photo.js";
 import { plateForm } from "./plate-grid.js";
 import { watchFields } from "./record-fields.js";
@@ -28,5 +29,6 @@ document.addEventListener("alpine:init", () => {
 watchPage();
 watchFields();
 watchInstrument();
+watchPaperLines();
 watchWeighing();
 keepHalfTyped();

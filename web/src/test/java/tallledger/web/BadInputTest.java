@@ -53,7 +53,7 @@ class BadInputTest {
                 .contains("value=\"31.5\"");
         assertThat(http.post(path, form, "author", "Q", "reading", "31.5", "step", "9-9-9").body()).contains("not on the machine any more");
         assertThat(http.post(path, form, "author", "Q", "turns", "5", "seconds", "9").body())
-                .contains("Too few turns to be sure of (5). Count at least 10.");
+                .contains("5 turns are too few to be sure. Count at least 10.");
         assertThat(entries(survey)).isEqualTo(2);
     }
 
@@ -146,7 +146,7 @@ class BadInputTest {
         String path = "/surveys/" + survey + "/run";
         String markup = "<img src=x onerror=alert(1)>";
         http.post(path, http.form(path, path), "author", markup, "reading", "31.6", "remark", markup);
-        for (String view : new String[] {"/run", "/entries", "/verdict", "/verdict/print"}) {
+        for (String view : new String[] {"/run", "/entries", "/verdict/statement", "/verdict/print"}) {
             assertThat(http.get("/surveys/" + survey + view).body()).doesNotContain("<img").contains("&lt;img");
         }
     }

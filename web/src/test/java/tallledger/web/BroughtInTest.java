@@ -60,14 +60,14 @@ class BroughtInTest {
                 "\ufeffposition,read rpm,symptoms,not as it should,remark,weather\r\nA1,31.9,,,,rain\r\nA2,45.6,\"growls, "
                         + "whines\",,\"by the\nwindow\",rain\r\nlamp,,,maybe,no bulb,\r\nQ9,12,,,,\r\n"));
         page.fill("#author", "Q. Tester");
-        page.click("text=Look at it");
-        assertThat(browser.text()).contains("To mend first", "A1: 31.9 rpm", "A2: 45.6 rpm, growls, whines, by the window",
+        page.click("text=Show what it makes");
+        assertThat(browser.text()).contains("Correct these first", "A1: 31.9 rpm", "A2: 45.6 rpm, growls, whines, by the window",
                 "“maybe” is neither", "“Q9” is no speed and no step of this machine. Its speeds are called as A1", "Passed over: weather");
         assertThat(page.locator("tr.is-wrong td").first().innerText()).as("the line it is on, behind a line break in a cell")
                 .isEqualTo("5");
         assertThat(page.locator("button:has-text('Record it')").count()).isZero();
         page.fill("#text", page.inputValue("#text").replace("maybe", "yes").replace("Q9,12,,,,", ""));
-        page.click("text=Look at it");
+        page.click("text=Show what it makes");
         assertThat(browser.text()).contains("What will be recorded", "not good, no bulb");
         assertThat(now(survey).head()).as("nothing so far").isEqualTo(before);
         page.click("text=Record it");
@@ -116,13 +116,13 @@ class BroughtInTest {
         assertThat(told(path, "", "readings")).contains("Choose a file of comma-separated values");
         assertThat(told(path, "position,read rpm\n", "readings")).contains("Under the heading row there is nothing");
         assertThat(told(path, "where,read rpm\nA1,31", "readings")).contains("lacks “position”");
-        assertThat(told(path, "position,read rpm\nA1,fast", "readings")).contains("To mend first");
+        assertThat(told(path, "position,read rpm\nA1,fast", "readings")).contains("Correct these first");
         assertThat(told(path, "position,read rpm\nA1,31\nA1,32", "readings")).contains("stands in line 2 already");
         assertThat(told(path, "position,symptoms\nA1,sings", "readings")).contains("“sings” is nothing that is heard");
         assertThat(told(path, "position,read rpm\n\"A1,31", "readings")).contains("a quotation mark is left open");
         assertThat(told(path, "position,read rpm\n" + "A1,31\n".repeat(600), "readings")).contains("600 rows; at most 500");
-        assertThat(told(path, "piece,state\nchuck,perhaps", "kit")).contains("“perhaps” is no state of a piece");
-        assertThat(told(path, "piece,state,to replace\nchuck,seen,much", "kit")).contains("To mend first");
+        assertThat(told(path, "piece,state\nchuck,perhaps", "kit")).contains("“perhaps” is not a state of a piece");
+        assertThat(told(path, "piece,state,to replace\nchuck,seen,much", "kit")).contains("Correct these first");
         Map<String, String> form = http.form(path, path);
         assertThat(http.post(path, form, "author", "Q. Tester", "kind", "readings", "text", "position,read rpm\nA1,31.9\nA2,fast", "do",
                 "record").statusCode()).isEqualTo(422);
@@ -140,8 +140,8 @@ class BroughtInTest {
         StoredMachine now = app.bean(SurveyLibrary.class).machine(machine);
         assertThat(now.version()).isEqualTo(2);
         assertThat(now.description().plate().cell(java.util.List.of("B", "3"))).isInstanceOf(PlateCell.Unreadable.class);
-        assertThat(told(path, "A,1,31.5\nA,9,46\n", "")).contains("To mend first");
-        assertThat(told(path, "A,1,fast", "")).contains("To mend first", "A 1:");
+        assertThat(told(path, "A,1,31.5\nA,9,46\n", "")).contains("Correct these first");
+        assertThat(told(path, "A,1,fast", "")).contains("Correct these first", "A 1:");
     }
 
     /** As text and as JSON, by its page; put on another shelf it is the same machine. */
@@ -157,7 +157,7 @@ class BroughtInTest {
             page.click(".starts a:has-text('a file')");
             page.setInputFiles("#file", file("m." + kind, taken.replace("Aldwark 410", "Brought " + kind)));
             page.fill("#author", "Q. Tester");
-            page.click("text=Look at it");
+            page.click("text=Show what it makes");
             assertThat(browser.text()).contains("Brought " + kind, "12 speeds by 2 levers");
             page.click("text=Put it on the shelf");
             page.waitForURL(url -> url.matches(".*/machines/\\d+"));
@@ -182,7 +182,7 @@ class BroughtInTest {
         Page page = Browser.open().page();
         page.navigate(app.url("/machines/bring"));
         page.setInputFiles("#file", new FilePayload("x.txt", "text/plain", new byte[] {(byte) 0xff, (byte) 0xfe, 0, 65}));
-        page.click("text=Look at it");
+        page.click("text=Show what it makes");
         assertThat(page.innerText("#wrong-text")).contains("not text in UTF-8");
     }
 }

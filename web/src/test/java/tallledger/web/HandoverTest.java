@@ -520,7 +520,7 @@ class HandoverTest {
             for (int press = 0; press < 2; press++) {
                 page.navigate(other.url("/check"));
                 page.setInputFiles("#file", data.resolve("in.zip"));
-                page.click("summary:has-text('Keep it here')");
+                page.locator("details:has(summary:has-text('Keep it here'))").evaluate("fold => { fold.open = true; }");
                 page.fill("#author", "Q. Buyer");
                 page.click("text=Check it and keep it");
                 page.waitForURL("**/handed/**");
@@ -534,7 +534,7 @@ class HandoverTest {
             page.navigate(other.url("/check"));
             assertThat(page.locator("a[href^='/handed/']").count()).isEqualTo(1);
             page.setInputFiles("#file", data.resolve("none.zip"));
-            page.click("summary:has-text('Keep it here')");
+            page.locator("details:has(summary:has-text('Keep it here'))").evaluate("fold => { fold.open = true; }");
             page.fill("#author", "Q. Buyer");
             page.click("text=Check it and keep it");
             assertThat(browser.text()).contains("not kept");
@@ -545,7 +545,7 @@ class HandoverTest {
             for (Change bending : List.<Change>of(t -> t.replace(hash, "x".repeat(9_000)),
                     t -> t.replace("\"what\":\"STARTED\"", "\"what\":7"))) {
                 page.navigate(other.url("/check"));
-                page.click("summary:has-text('Keep it here')");
+                page.locator("details:has(summary:has-text('Keep it here'))").evaluate("fold => { fold.open = true; }");
                 Files.write(bent, with("ledger.json", bending));
                 page.setInputFiles("#file", bent);
                 page.fill("#author", "Q. Buyer");

@@ -38,11 +38,11 @@ class MovementScreensTest {
         assertThat(browser.text()).contains("8 of the chart’s 11 can be cut with the wheels on hand.",
                 "Cannot be cut: 0.75 mm, 12 tpi, 8 tpi.", "the fewest that restore the chart: 120, 127");
         page.fill("#wheels", page.inputValue("#wheels") + " 120 127");
-        page.click("text=Save the prices");
+        page.click("text=Reckon with these");
         assertThat(browser.text()).contains("11 of the chart’s 11 can be cut");
         page.fill("#wheels", "20 forty");
-        page.click("text=Save the prices");
-        assertThat(page.locator("#wrong-wheels").innerText()).contains("“forty” is no wheel");
+        page.click("text=Reckon with these");
+        assertThat(page.locator("#wrong-wheels").innerText()).contains("“forty” is not a wheel");
         page.fill("#driver", "30");
         page.fill("#driven", "60");
         page.fill("#present", "0.1");

@@ -40,7 +40,7 @@ class PagesTest {
         StoredSurvey survey = app.bean(SurveyLibrary.class).survey(id);
         Coverage.Counts counts = survey.folded().coverage().counts();
         String stated = counts.run() + " of " + counts.all() + " run";
-        for (String view : List.of("/run", "/speeds", "/verdict")) {
+        for (String view : List.of("/run", "/speeds", "/verdict/record")) {
             assertThat(http.get("/surveys/" + id + view).body()).contains(stated);
         }
         assertThat(counts.run() + counts.inferred() + counts.open()).isEqualTo(counts.all());

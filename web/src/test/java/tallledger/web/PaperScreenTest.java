@@ -47,7 +47,7 @@ class PaperScreenTest {
         browser.type("[name=number1]", speed);
         browser.type("[name=reading1]", "31.9");
         page.keyboard().press("Enter");
-        assertThat(page.locator("#wrong-mark0").innerText()).contains("is no mark");
+        assertThat(page.locator("#wrong-mark0").innerText()).contains("is not a mark");
         assertThat(page.inputValue("[name=reading1]")).as("nothing typed is lost").isEqualTo("31.9");
         page.fill("[name=mark0]", "n");
         page.fill("[name=remark0]", "no bulb");
@@ -56,6 +56,31 @@ class PaperScreenTest {
         assertThat(browser.text()).contains("on paper, line " + lamp + ", 9 May, morning", "on paper, line " + speed);
         SurveyLibrary library = App.demo().bean(SurveyLibrary.class);
         assertThat(library.survey(survey).entries()).hasSize(3);
+        assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
+    }
+
+    /** Each number says its step, its reading with the unit, and its limit, in the page as it is typed; what is wrong is said at once. */
+    @Test
+    void aNumberSaysWhatItStandsForAsItIsTyped() {
+        long survey = lathe();
+        String sheet = new Http(App.demo()).get("/surveys/" + survey + "/paper").body();
+        assertThat(sheet).contains("29.61 to 33.39 rpm", "by eye and ear").doesNotContain("margin");
+        int before = App.demo().bean(SurveyLibrary.class).survey(survey).entries().size();
+        Browser browser = Browser.open();
+        Page page = browser.page();
+        page.navigate(App.demo().url("/surveys/" + survey + "/paper/type"));
+        page.fill("[name=number3]", number(sheet, "A1"));
+        page.locator("tr:nth-child(4) .line-of:has-text('A1: rpm; limit 29.61 to 33.39 rpm')").waitFor();
+        page.fill("[name=reading3]", "fast");
+        page.locator("tr:nth-child(4) .line-of .wrong:has-text('is not a number')").waitFor();
+        page.fill("[name=reading3]", "31.9");
+        page.locator("tr:nth-child(4) .line-of span:not(.wrong)").waitFor();
+        page.fill("[name=number5]", "9999");
+        page.locator("tr:nth-child(6) .line-of .wrong:has-text('There is no line 9')").waitFor();
+        assertThat(App.demo().bean(SurveyLibrary.class).survey(survey).entries()).as("looking writes nothing").hasSize(before);
+        page.click("text=Record these lines");
+        page.waitForSelector("#wrong-visit");
+        assertThat(page.locator("tr:nth-child(4) .line-of").innerText()).as("and without script").contains("A1: rpm");
         assertThat(browser.complaints()).allMatch(c -> c.contains("422"));
     }
 

@@ -217,7 +217,7 @@ class SpindleDriveTest {
         page.fill("#remark", "three times to and fro");
         page.click("button:text-is('Not good')");
         Browser.settle(page);
-        assertThat(browser.verdict(app, survey)).contains("The brake stops the spindle in 6.5 s: sound.",
+        assertThat(browser.verdict(app, survey)).contains("The brake stops the spindle in 6.5 s; limit 8 s (sound).",
                 "The commanded shift up was watched and failed.", "Not checked at the drive: jog, shift down.");
     }
 

@@ -12,6 +12,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.family.Family;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
 
 /** From what everybody knows to the first speed: one page, one box, one key. */
 class StartTest {
@@ -185,5 +187,23 @@ class StartTest {
         assertThat(sheet.select(".lever-question")).isEmpty();
         assertThat(sheet.select(".steps a[href*=step=]").eachAttr("href")).filteredOn(h -> h.matches(".*step=\\d-\\d-\\d")).hasSize(12);
         assertThat(sheet.text()).doesNotContain("judges by version");
+    }
+
+    /** On an empty shelf one key puts an example there, called so; pressed again, or from an older page, nothing more. */
+    @Test
+    void anExampleIsPutOnAnEmptyShelfOnce() {
+        try (App app = App.empty()) {
+            Http http = new Http(app);
+            Map<String, String> form = http.form("/", "/example");
+            String sheet = http.post("/example", form).headers().firstValue("Location").orElseThrow();
+            assertThat(http.get(sheet.replaceFirst("https?://[^/]*", "")).body()).contains("Example: ").contains("of 12 run");
+            int books = app.bean(Books.class).all().size();
+            assertThat(http.post("/example", form).headers().firstValue("Location").orElseThrow()).endsWith("/");
+            assertThat(app.bean(Books.class).all()).hasSize(books);
+            assertThat(http.get("/").body()).contains("Example: ").doesNotContain("Put an example on");
+            long survey = Long.parseLong(sheet.replaceFirst(".*/surveys/(\\d+)/.*", "$1"));
+            assertThat(app.bean(SurveyLibrary.class).survey(survey).strays()).isEmpty();
+            assertThat(http.verdict(survey)).contains("Example, invented");
+        }
     }
 }

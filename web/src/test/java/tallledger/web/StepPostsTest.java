@@ -91,7 +91,7 @@ class StepPostsTest {
         String verdict = "/surveys/" + survey + "/verdict";
         assertThat(http.verdict(survey)).doesNotContain("outside rebuilt", "outside workable");
         Map<String, String> as = http.form(verdict + "/findings", verdict);
-        assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "MINT").body()).contains("Choose one of the list");
+        assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "MINT").body()).contains("Choose one from the list");
         assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "REBUILT").statusCode()).isEqualTo(302);
         assertThat(http.post(verdict, as, "author", "Q. Tester", "judgedAs", "REBUILT").statusCode()).as("pressed twice").isEqualTo(302);
         assertThat(http.verdict(survey)).contains("outside rebuilt (0.05 mm)", "It is judged as rebuilt");

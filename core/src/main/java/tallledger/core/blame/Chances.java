@@ -61,7 +61,7 @@ record Chances(Map<StageKind, Double> priors, double shows, double noise, double
 
     private double falseAlarm(Symptom symptom) {
         return switch (symptom) {
-            case KNOCKS_ONCE_A_TURN, GROWLS, WHINES, SQUEALS -> noise;
+            case KNOCKS_ONCE_A_TURN, GROWLS, WHINES, SQUEALS, RATTLES -> noise;
             case HOT, RUNS_ROUGH, DEAD_SPOT -> heat;
             case WILL_NOT_ENGAGE, JUMPS_OUT, SLIPS, NO_DRIVE, HUNTS -> unmistaken;
         };

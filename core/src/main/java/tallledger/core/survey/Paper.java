@@ -112,21 +112,39 @@ public record Paper(List<PaperLine> lines) {
                         Optional.empty(), false, false, false, typed.remark)));
     }
 
+    /** Between the readings of a step that has several. */
+    private static final String BETWEEN = ";";
+
+    /** What is read at a step, in the order it is typed on its line; empty where nothing is. */
+    public static List<RecordField> readings(Step step) {
+        List<RecordField> fields = step.recording().fields();
+        List<RecordField> must = fields.stream().filter(RecordField::must).toList();
+        return must.isEmpty() ? fields.stream().filter(f -> f.name().equals("value")).toList() : must;
+    }
+
     private static Draft step(Survey survey, Step step, PaperRecord typed, Authorship by, Basis basis) {
         if (!typed.symptoms.isEmpty()) {
             throw Refused.because(SurveyReason.PAPER_MARK).at("mark");
         }
-        List<RecordField> fields = step.recording().fields();
-        List<RecordField> must = fields.stream().filter(RecordField::must).toList();
-        Optional<RecordField> one = must.size() == 1 ? Optional.of(must.get(0))
-                : must.isEmpty() ? fields.stream()
-                        .filter(f -> f.name().equals("value")).findFirst() : Optional.empty();
-        if (must.size() > 1 || !typed.reading.isBlank() && one.isEmpty()) {
-            throw Refused.because(must.size() > 1 ? SurveyReason.PAPER_SEVERAL : SurveyReason.PAPER_NO_READING).at("reading");
+        List<RecordField> read = readings(step);
+        List<String> figures = List.of(typed.reading.split(BETWEEN, -1));
+        if (!typed.reading.isBlank() && read.isEmpty()) {
+            throw Refused.because(SurveyReason.PAPER_NO_READING).at("reading");
+        }
+        if (read.size() > 1 && figures.size() != read.size()) {
+            throw Refused.because(SurveyReason.PAPER_SEVERAL, read.size()).at("reading");
         }
         Map<String, String> values = new HashMap<>();
-        fields.forEach(f -> values.put(f.name(), step.recording().start(f, survey.rules())));
-        one.filter(f -> !typed.reading.isBlank()).ifPresent(f -> values.put(f.name(), typed.reading));
+        step.recording().fields().forEach(f -> values.put(f.name(), step.recording().start(f, survey.rules())));
+        if (read.size() == 1 && !typed.reading.isBlank()) {
+            values.put(read.get(0).name(), typed.reading);
+        } else {
+            for (int i = 0; i < read.size(); i++) {
+                if (!figures.get(i).isBlank()) {
+                    values.put(read.get(i).name(), figures.get(i).strip());
+                }
+            }
+        }
         List<String> confirmed = survey.steps().asked(step).stream().map(a -> a.need().written()).toList();
         return at("reading", () -> SurveyEntries.step(by, survey.steps(), step, values, basis, typed.bad, confirmed, typed.remark));
     }

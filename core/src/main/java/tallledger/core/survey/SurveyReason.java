@@ -18,7 +18,7 @@ enum SurveyReason implements ReasonCode {
     PAPER_NOTHING("paper.nothing"),
     PAPER_SYMPTOM("paper.symptom"),
     PAPER_MARK("paper.mark"),
-    PAPER_SEVERAL("paper.several"),
+    PAPER_SEVERAL("paper.several", "count"),
     PAPER_NO_READING("paper.no-reading"),
     CAMERA_SHIFT("camera.shift", "typed", "most"),
     OTHERWISE_RUN("otherwise.run", "name"),

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -44,9 +43,6 @@ import tallledger.core.verdict.ClaimVerdict.Standing;
 
 /** Claims that no one step tests: "rebuilt", "within 0.01", "all functions", "quiet", "no backlash", a year, what a plate says. */
 final class ClaimsOfTheWhole {
-
-    private static final Set<Symptom> NOISES = Set.of(Symptom.KNOCKS_ONCE_A_TURN, Symptom.GROWLS, Symptom.WHINES, Symptom.SQUEALS,
-            Symptom.RUNS_ROUGH);
 
     private static final Pattern WEIGHED = Pattern.compile("(?i)\\b(?:weigh|weighed|weighing|scales?|load ?cell|crane"
             + " scale|weighbridge)\\b");
@@ -172,7 +168,7 @@ final class ClaimsOfTheWhole {
     private static ClaimVerdict condition(Claim claim, Survey survey) {
         if (claim.value().toLowerCase(Locale.ROOT).contains("quiet")) {
             List<Run> runs = List.copyOf(survey.drive().counting());
-            List<Run> heard = runs.stream().filter(r -> r.record().symptoms().stream().anyMatch(NOISES::contains)).toList();
+            List<Run> heard = runs.stream().filter(r -> r.record().symptoms().stream().anyMatch(Symptom::isNoise)).toList();
             List<Run> quiet = runs.stream().filter(r -> r.record().quiet()).toList();
             int all = survey.drive().coverage().counts().all();
             long speeds = quiet.stream().map(r -> survey.drive().table().speedOf(r.route())).distinct().count();

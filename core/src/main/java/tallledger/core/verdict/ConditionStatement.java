@@ -242,7 +242,8 @@ public record ConditionStatement(List<StatementSentence> sentences) {
 
     private static void checks(SpindleSurvey survey, List<StatementSentence> s) {
         survey.checks().values().forEach(c -> s.add(new StatementSentence(Heading.SPINDLE, c.brake().map(b -> b.grade()
-                .map(g -> Reason.of(VerdictReason.STATEMENT_BRAKE_GRADE, c.seconds().orElseThrow(), g))
+                .map(g -> Reason.of(VerdictReason.STATEMENT_BRAKE_GRADE, c.seconds().orElseThrow(), g,
+                        survey.rules().graded(Rule.SPINDLE_STOP).at(g)))
                 .orElse(Reason.of(VerdictReason.STATEMENT_BRAKE, c.seconds().orElseThrow(),
                         survey.rules().graded(Rule.SPINDLE_STOP).workable())))
                 .orElse(Reason.each(c.good() ? VerdictReason.STATEMENT_CHECK_GOOD : VerdictReason.STATEMENT_CHECK_BAD, c.check())),

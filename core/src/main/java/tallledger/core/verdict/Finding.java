@@ -217,7 +217,7 @@ public record Finding(Severity severity, Reason about, Reason what, Reason brief
     private static Severity severity(Symptom symptom) {
         return switch (symptom) {
             case JUMPS_OUT, SLIPS, NO_DRIVE, WILL_NOT_ENGAGE, HUNTS -> Severity.BEFORE_USE;
-            case DEAD_SPOT, KNOCKS_ONCE_A_TURN, GROWLS, HOT, RUNS_ROUGH -> Severity.SOON;
+            case DEAD_SPOT, KNOCKS_ONCE_A_TURN, GROWLS, RATTLES, HOT, RUNS_ROUGH -> Severity.SOON;
             case WHINES, SQUEALS -> Severity.LIVE_WITH;
         };
     }

@@ -101,7 +101,7 @@ enum VerdictReason implements ReasonCode {
     STATEMENT_JUDGED_AS("statement.judged-as", "grade"),
     STATEMENT_NOBODYS("statement.nobodys", "count"),
     STATEMENT_BRAKE("statement.brake", "seconds", "workable"),
-    STATEMENT_BRAKE_GRADE("statement.brake-grade", "seconds", "g"),
+    STATEMENT_BRAKE_GRADE("statement.brake-grade", "seconds", "g", "limit"),
     STATEMENT_COVERAGE("statement.coverage", "run", "all", "proven", "failed", "undecided", "inferred", "open"),
     STATEMENT_DEVIATION("statement.deviation", "runs", "lowest", "highest", "tolerance"),
     STATEMENT_DEVIATION_NONE("statement.deviation-none", "runs", "lowest", "highest", "tolerance"),

@@ -61,7 +61,8 @@ class CoverageTest {
     @Test
     void noisesAreWhatIsHeard() {
         assertThat(Stream.of(Symptom.values()).filter(Symptom::isNoise))
-                .containsExactly(Symptom.KNOCKS_ONCE_A_TURN, Symptom.GROWLS, Symptom.WHINES, Symptom.SQUEALS, Symptom.RUNS_ROUGH);
+                .containsExactly(Symptom.KNOCKS_ONCE_A_TURN, Symptom.GROWLS, Symptom.WHINES, Symptom.SQUEALS, Symptom.RATTLES,
+                        Symptom.RUNS_ROUGH);
         assertThat(Stream.of(Symptom.values()).filter(Symptom::stopsDrive)).containsExactly(Symptom.WILL_NOT_ENGAGE, Symptom.NO_DRIVE);
     }
 

@@ -104,6 +104,19 @@ class PaperTest {
         assertThat(book.survey().drive().counting(Outcome.FAILED)).hasSize(1);
     }
 
+    /** All readings of a step on its line, in the order of its form; one too few, one too many or an empty one is refused. */
+    @Test
+    void severalReadingsFitALine() {
+        assertThat(Paper.readings(book.survey().task("backlash.carriage").orElseThrow().step().orElseThrow())).extracting(f -> f.name())
+                .containsExactly("minus", "middle", "plus");
+        type("backlash.carriage", "0.10 0.11 0.10; 0.12 0.12 0.12;0.14 0.14 0.14", false, null, "");
+        assertThat(book.entries().get(1).payload().part("values").fields()).containsEntry("minus", "0.10 0.11 0.10")
+                .containsEntry("middle", "0.12 0.12 0.12").containsEntry("plus", "0.14 0.14 0.14");
+        for (String odd : new String[] {"0.1 0.1 0.1; 0.1 0.1 0.1", "0.1;0.1;0.1;0.1", ";;", "0.1 0.1 0.1;;0.1 0.1 0.1", ""}) {
+            refused("backlash.carriage", odd, false, null, "reading");
+        }
+    }
+
     @Test
     void whatCannotBeTypedSoIsSaidAtItsPlace() {
         String speed = book.machine().train().routes().get(0).key();

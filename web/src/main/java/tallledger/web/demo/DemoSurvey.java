@@ -185,6 +185,10 @@ final class DemoSurvey {
     }
 
     /** As it stands after the entry written last; folded once for each. */
+    long id() {
+        return id;
+    }
+
     private StoredSurvey survey() {
         if (now == null) {
             now = library.survey(id);

@@ -5,11 +5,13 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -19,15 +21,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.family.Phase;
-import tallledger.core.family.Step;
 import tallledger.core.ledger.Draft;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.survey.Paper;
-import tallledger.core.unit.Unit;
-import tallledger.web.accuracy.AccuracyView;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
@@ -43,9 +43,7 @@ class PaperController {
 
     private static final int ROWS = 24;
 
-    /** One line as printed. */
-    public record PrintedStep(int number, String name, String what, String limit) {
-    }
+    private static final Pattern NUMBER = Pattern.compile("\\d{1,4}");
 
     private final SurveyLibrary library;
     private final SurveyWriter entries;
@@ -66,25 +64,55 @@ class PaperController {
         StoredSurvey survey = library.survey(id);
         Map<Phase, List<PrintedStep>> phases = new EnumMap<>(Phase.class);
         Paper.of(survey.core()).open(survey.core())
-                .forEach(line -> phases.computeIfAbsent(line.task().phase(), p -> new ArrayList<>()).add(printed(survey, line)));
+                .forEach(line -> phases.computeIfAbsent(line.task().phase(), p -> new ArrayList<>())
+                        .add(PrintedStep.of(survey.core(), line, words)));
         model.addAttribute("survey", survey);
         model.addAttribute("phases", phases);
         model.addAttribute("letter", size.equals("Letter"));
         return "paper/print";
     }
 
-    private PrintedStep printed(StoredSurvey survey, Paper.PaperLine line) {
-        String name = words.name(line.task(), survey.folded().machine().train());
-        Optional<Step> step = line.task().step();
-        String what = step.filter(s -> s.recording().driveCheck().isEmpty())
-                .map(s -> words.say(s.says("do"))).orElse("");
-        String limit = step.map(s -> s.recording().limit(s.judgedBy(survey.rules())).map(l -> words.in(survey.folded().machine().unit(),
-                l.workable(), l.unit())
-                + AccuracyView.per(s, survey.rules())
-                        .map(p -> words.say("page.per", words.in(survey.folded().machine().unit(), p, Unit.MILLIMETRES))).orElse(""))
-                .orElse("")).orElseGet(() -> line.task().route().flatMap(r -> survey.folded().table().nominal(r))
-                        .map(n -> words.say("figure", n) + " rpm").orElse(""));
-        return new PrintedStep(line.number(), name, what, limit);
+    /**
+     * A line as it is typed: what its number stands for, and what would be refused.
+     *
+     * @param said  its step with what is read there and its limit; empty where nothing is typed yet
+     * @param wrong what is wrong with it; empty where nothing is, or only the number is typed
+     */
+    public record TypedLine(String said, String wrong) {
+    }
+
+    /** Writes nothing. */
+    @PostMapping("/surveys/{id}/paper/line")
+    @ResponseBody
+    TypedLine line(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields) {
+        StoredSurvey survey = library.survey(id);
+        FormInput typed = FormInput.of(fields);
+        if (!typed.has("number0")) {
+            return new TypedLine("", "");
+        }
+        Paper paper = Paper.of(survey.core());
+        if (NUMBER.matcher(typed.get("number0").strip()).matches() && !isTyped(typed, 0)) {
+            return said(survey, paper, typed, 0).map(s -> new TypedLine(s, "")).orElseGet(() -> wrong(survey, paper, typed));
+        }
+        return wrong(survey, paper, typed);
+    }
+
+    private TypedLine wrong(StoredSurvey survey, Paper paper, FormInput typed) {
+        draft(survey, paper, typed, 0);
+        return new TypedLine(said(survey, paper, typed, 0).orElse(""),
+                typed.errors().values().stream().findFirst().map(words::say).orElse(""));
+    }
+
+    private static boolean isTyped(FormInput typed, int row) {
+        return typed.has("reading" + row) || typed.has("mark" + row) || typed.has("remark" + row);
+    }
+
+    /** What the number of a row stands for. */
+    private Optional<String> said(StoredSurvey survey, Paper paper, FormInput typed, int row) {
+        String number = typed.get("number" + row).strip();
+        return Optional.of(number).filter(n -> NUMBER.matcher(n).matches()).map(Integer::parseInt)
+                .filter(n -> n >= 1 && n <= paper.lines().size())
+                .map(n -> PrintedStep.of(survey.core(), paper.lines().get(n - 1), words).said(words));
     }
 
     @GetMapping("/surveys/{id}/paper/type")
@@ -95,11 +123,18 @@ class PaperController {
         return page(survey, typed, Submission.fresh(survey.head()), model);
     }
 
-    private static String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
+    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("rows", IntStream.range(0, ROWS).boxed().toList());
+        Paper paper = Paper.of(survey.core());
+        Map<Integer, String> said = new HashMap<>();
+        for (int row = 0; row < ROWS; row++) {
+            int at = row;
+            said(survey, paper, typed, row).ifPresent(s -> said.put(at, s));
+        }
+        model.addAttribute("said", said);
         return "paper/type";
     }
 
@@ -120,7 +155,7 @@ class PaperController {
         List<Draft> drafts = new ArrayList<>();
         for (int row = 0; row < ROWS; row++) {
             if (typed.has("number" + row) || typed.has("reading" + row) || typed.has("remark" + row)) {
-                line(survey, paper, typed, row).ifPresent(drafts::add);
+                draft(survey, paper, typed, row).ifPresent(drafts::add);
             }
         }
         if (drafts.isEmpty() && typed.isClean()) {
@@ -129,8 +164,8 @@ class PaperController {
         return drafts;
     }
 
-    private Optional<Draft> line(StoredSurvey survey, Paper paper, FormInput typed, int row) {
-        if (!typed.get("number" + row).strip().matches("\\d{1,4}")) {
+    private Optional<Draft> draft(StoredSurvey survey, Paper paper, FormInput typed, int row) {
+        if (!NUMBER.matcher(typed.get("number" + row).strip()).matches()) {
             typed.refuse("number" + row, Reason.of(WebReason.PAPER_LINE_NUMBER, typed.get("number" + row)));
             return Optional.empty();
         }

@@ -12,5 +12,5 @@ import tallledger.web.cycle.CycleView;
  * @param page     where it is done, where that is another screen
  * @param log      a log of it in a few words
  */
-record RecordingView(String promised, Optional<CycleView> cycle, String page, UnaryOperator<String> log) {
+public record RecordingView(String promised, Optional<CycleView> cycle, String page, UnaryOperator<String> log) {
 }

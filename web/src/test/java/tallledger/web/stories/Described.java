@@ -60,6 +60,9 @@ final class Described {
         form.set("family", machine.get("family").asString()).set("unit", machine.get("units").asString().equals("in") ? "INCH" : "MM")
                 .set("name", machine.get("name").asString().replaceFirst(" \\(.*", ""));
         form = Visitor.form(visitor.pressTo(form, "/axes/usual"), "/machines");
+        while (!form.has("stage" + (machine.get("drive").get("stages").size() - 1) + ".name")) {
+            form = Visitor.form(visitor.pressTo(form, "/drive/rows"), "/machines");
+        }
         drive(form);
         fitOut(form);
         form = Visitor.form(visitor.pressTo(form, "/speeds/layout"), "/machines");
