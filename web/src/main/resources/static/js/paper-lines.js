@@ -39,9 +39,10 @@ class PaperRow {
   }
 
   show({ said, wrong }) {
-    const place = this.row.querySelector(".line-of span");
-    place.textContent = wrong ? (said ? said + ". " : "") + wrong : said;
-    place.classList.toggle("wrong", Boolean(wrong));
+    this.row.querySelector(".line-of .sub").textContent = said;
+    const place = this.row.querySelector(".line-of .wrong");
+    place.textContent = wrong;
+    place.hidden = !wrong;
   }
 }
 

@@ -325,7 +325,7 @@ class SheetAtWorkTest {
         page.setInputFiles("#photo", new FilePayload("crack.jpg", "image/jpeg", "MZ this is no picture".getBytes(StandardCharsets.UTF_8)));
         page.click("text=Add the photograph");
         page.waitForSelector("#wrong-photo");
-        assertThat(page.locator("#wrong-photo").innerText()).contains("no JPEG or PNG, whatever it is called");
+        assertThat(page.locator("#wrong-photo").innerText()).contains("not a JPEG or PNG, whatever it is called");
         assertThat(page.inputValue("#caption")).isEqualTo("crack");
         page.click("text=Add the photograph");
         page.locator("#wrong-photo:has-text('Choose a photograph first')").waitFor();

@@ -82,7 +82,7 @@ class SpindleDriveTest {
                 "stage0.shifting", "UNKNOWN", "stage0.positions", "1 2", "stage1.name", "b", "stage1.kind", "GEAR", "stage1.shifting",
                 "UNKNOWN", "stage1.positions", "x", "interlocks", "1 + x\n2 + x"};
         assertThat(http.post("/machines/new/speeds/layout", http.form("/machines/new", "/machines"), rows).body())
-                .contains("no combination is left that gives a speed");
+                .contains("leave no combination that gives a speed");
     }
 
     @Test

@@ -159,7 +159,7 @@ class StepPostsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"serial, '', Type what stands there", "supply, '', Choose one of the ", "level, '', 302",
+    @CsvSource({"serial, '', Type what stands there", "supply, '', Choose one from the ", "level, '', 302",
             "no-such-step, '', This step is not on the machine any more"})
     void anEmptyFormIsAnsweredWhereItWasEmpty(String key, String unused, String expected) {
         long survey = mill();
