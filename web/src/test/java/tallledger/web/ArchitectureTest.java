@@ -10,8 +10,6 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
-import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,8 +27,7 @@ import tallledger.web.store.Store;
 /** Imports run one way: web → practice → core, and inside core without a cycle. */
 class ArchitectureTest {
 
-    private static final JavaClasses ALL = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
-            .importPackages("tallledger");
+    private static final JavaClasses ALL = OwnClasses.ALL;
 
     @Test
     void importsRunFromWebToPracticeToCore() {

@@ -3,8 +3,6 @@ package tallledger.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
-import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.importer.ImportOption;
 import java.io.IOException;
 import java.io.Reader;
 import java.math.BigDecimal;
@@ -74,7 +72,7 @@ class WordsTest {
 
     /** Everything that can be said, from the enums of all packages. */
     private static List<ReasonCode> said() {
-        return new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tallledger").stream()
+        return OwnClasses.ALL.stream()
                 .filter(c -> c.isAssignableTo(ReasonCode.class) && c.isEnum() && c.reflect().isEnum())
                 .flatMap(c -> Stream.of((ReasonCode[]) c.reflect().getEnumConstants())).toList();
     }
@@ -127,7 +125,7 @@ class WordsTest {
         return dot > 0 && ENUMS.getOrDefault(key.substring(0, dot), Set.of()).contains(key.substring(dot + 1));
     }
 
-    private static final Map<String, Set<String>> ENUMS = new ClassFileImporter().importPackages("tallledger").stream()
+    private static final Map<String, Set<String>> ENUMS = OwnClasses.ALL.stream()
             .filter(c -> c.isEnum() && c.reflect().isEnum())
             .collect(Collectors.toMap(JavaClass::getSimpleName, c -> Stream.of(c.reflect().getEnumConstants())
                     .map(e -> ((Enum<?>) e).name()).collect(Collectors.toSet()),

@@ -112,9 +112,10 @@ class PaperTest {
         type("backlash.carriage", "0.10 0.11 0.10; 0.12 0.12 0.12;0.14 0.14 0.14", false, null, "");
         assertThat(book.entries().get(1).payload().part("values").fields()).containsEntry("minus", "0.10 0.11 0.10")
                 .containsEntry("middle", "0.12 0.12 0.12").containsEntry("plus", "0.14 0.14 0.14");
-        assertThatThrownBy(() -> type("bar-runout", "0.01; 0.03", false, null, "")).as("how far apart is read too, not taken as usual")
+        assertThatThrownBy(() -> type("bar-runout", "0 0.01 0 0.01; 0 0.02 0 0.02", false, null, ""))
+                .as("how far apart is read too, not taken as usual")
                 .isInstanceOf(Refused.class);
-        type("bar-runout", "0.01; 0.03; 300", false, null, "");
+        type("bar-runout", "0 0.01 0 0.01; 0 0.02 0 0.02; 300", false, null, "");
         assertThat(book.survey().steps().latest()).containsKey(StepId.of("bar-runout"));
         for (String odd : new String[] {"0.1 0.1 0.1; 0.1 0.1 0.1", "0.1;0.1;0.1;0.1", ";;", "0.1 0.1 0.1;;0.1 0.1 0.1", ""}) {
             refused("backlash.carriage", odd, false, null, "reading");
