@@ -53,29 +53,9 @@ class VerdictController {
         this.library = library;
     }
 
-    @GetMapping("/surveys/{id}/verdict")
-    String inShort(@PathVariable long id, Model model, HttpServletRequest request) {
-        return shown(VerdictPart.IN_SHORT, id, model, request);
-    }
-
-    @GetMapping("/surveys/{id}/verdict/findings")
-    String findings(@PathVariable long id, Model model, HttpServletRequest request) {
-        return shown(VerdictPart.FINDINGS, id, model, request);
-    }
-
-    @GetMapping("/surveys/{id}/verdict/claims")
-    String claims(@PathVariable long id, Model model, HttpServletRequest request) {
-        return shown(VerdictPart.CLAIMS, id, model, request);
-    }
-
-    @GetMapping("/surveys/{id}/verdict/statement")
-    String statement(@PathVariable long id, Model model, HttpServletRequest request) {
-        return shown(VerdictPart.STATEMENT, id, model, request);
-    }
-
-    @GetMapping("/surveys/{id}/verdict/record")
-    String record(@PathVariable long id, Model model, HttpServletRequest request) {
-        return shown(VerdictPart.RECORD, id, model, request);
+    @GetMapping({"/surveys/{id}/verdict", "/surveys/{id}/verdict/{part:findings|claims|statement|record}"})
+    String part(@PathVariable long id, @PathVariable Optional<String> part, Model model, HttpServletRequest request) {
+        return shown(VerdictPart.at(part.map(p -> "/" + p).orElse("")), id, model, request);
     }
 
     /** What to offer; with what is tried in the address, of which nothing is recorded. */

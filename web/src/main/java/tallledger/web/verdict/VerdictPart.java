@@ -1,5 +1,7 @@
 package tallledger.web.verdict;
 
+import java.util.stream.Stream;
+
 /** The parts of the verdict, each with its page. */
 public enum VerdictPart {
     IN_SHORT("", "verdict"), FINDINGS("/findings", "findings"), CLAIMS("/claims", "claims"), STATEMENT("/statement", "statement"),
@@ -11,6 +13,12 @@ public enum VerdictPart {
     VerdictPart(String address, String template) {
         this.address = address;
         this.template = template;
+    }
+
+    /** @throws IllegalArgumentException for an address no part has */
+    static VerdictPart at(String address) {
+        return Stream.of(values()).filter(p -> p.address.equals(address)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(address));
     }
 
     /** Behind the address of the verdict. */
