@@ -28,6 +28,7 @@ import tallledger.core.price.Background;
 import tallledger.core.price.Repair;
 import tallledger.core.price.Spread;
 import tallledger.core.price.Stakes;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.Regrade;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
@@ -379,6 +380,22 @@ class MoneyTest {
         book.step(stops.id().written(), true);
         assertThat(VerdictGlance.of(survey(), money()).use().get(0).code()).isEqualTo("glance.stop");
         assertThat(VerdictGlance.of(survey(), money()).worst().get(0).severity()).isEqualTo(Severity.STOP_USE);
+    }
+
+    /** How much was done of how much, and of that how much was not good; none at first. */
+    @Test
+    void theGlanceCountsWhatWasDone() {
+        Reason none = VerdictGlance.of(survey(), money()).done();
+        assertThat(none.code()).isEqualTo("glance.none-done");
+        Object all = none.arguments().get(0);
+        List<Step> seen = survey().steps().steps().stream().filter(s -> s.recording() instanceof Inspection).limit(3).toList();
+        book.step(seen.get(0).id().written(), false);
+        book.step(seen.get(1).id().written(), false);
+        assertThat(VerdictGlance.of(survey(), money()).done().arguments().subList(0, 5)).containsExactly(2, all, 0, 0, 0);
+        book.step(seen.get(2).id().written(), true);
+        Reason done = VerdictGlance.of(survey(), money()).done();
+        assertThat(done.code()).isEqualTo("glance.done");
+        assertThat(done.arguments().subList(0, 5)).containsExactly(3, all, 1, 1, 0);
     }
 
     /** Three findings lead; that there are more is said with their number. */
