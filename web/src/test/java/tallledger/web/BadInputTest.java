@@ -22,9 +22,9 @@ class BadInputTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"1.4OO|Did you mean 1.400?", "0|is not above nought", "-31.5|is not above nought",
+    @CsvSource(delimiter = '|', value = {"1.4OO|Did you mean 1.400?", "0|is not above zero", "-31.5|is not above zero",
             "fast|is not a number",
-            "10 000 000|faster than any machine tool", "31.5 32|holds two numbers", "<script>alert(1)</script>|characters long"})
+            "10 000 000|faster than any spindle", "31.5 32|holds two numbers", "<script>alert(1)</script>|characters long"})
     void aReadingThatIsNoneIsRefusedWhereItWasTyped(String typed, String message) {
         long survey = Scenes.readySurvey(app);
         Browser browser = Browser.open();

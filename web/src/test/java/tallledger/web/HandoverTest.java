@@ -449,7 +449,7 @@ class HandoverTest {
         inZip.navigate(app.url("/check"));
         inZip.setInputFiles("#file", data.resolve("a-figure-changed.zip"));
         inZip.click("button:has-text('Check it')");
-        assertThat(browser.text()).contains("This is not what was handed over", "An entry is not what was written: SURVEY 3.",
+        assertThat(browser.text()).contains("This is not what was handed over", "An entry was changed after it was written: SURVEY 3.",
                 "A file was changed: ledger.json.");
         inZip.setInputFiles("#file", data.resolve("whole.zip"));
         inZip.click("button:has-text('Check it')");
@@ -553,7 +553,8 @@ class HandoverTest {
                 page.waitForURL("**/handed/**");
                 assertThat(page.locator(".qr").count()).isEqualTo(2);
             }
-            assertThat(page.innerText("body")).contains("this is not what was handed over", "An entry is not what was written: SURVEY 3");
+            assertThat(page.innerText("body")).contains("this is not what was handed over",
+                    "An entry was changed after it was written: SURVEY 3");
         }
     }
 

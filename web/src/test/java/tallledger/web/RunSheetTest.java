@@ -42,7 +42,7 @@ class RunSheetTest {
         assertThat(Double.parseDouble(page.inputValue("#seconds"))).isBetween(0.5, 3.0);
         page.fill("#seconds", "19.05");
         page.click("button[value=record]");
-        assertThat(browser.text()).contains("31.5 ± 0.4 rpm lies between 29.61 rpm and 33.39 rpm", "recorded as entry 3: proven");
+        assertThat(browser.text()).contains("31.5 ± 0.4 rpm is between 29.61 rpm and 33.39 rpm", "recorded as entry 3: proven");
         assertThat(browser.complaints()).isEmpty();
     }
 
@@ -71,7 +71,7 @@ class RunSheetTest {
         page.fill("#reading", "126.0");
         page.keyboard().press("Enter");
         page.waitForSelector(".done");
-        assertThat(browser.text()).contains("31.50 ± 0.07 rpm lies between 29.61 rpm and 33.39 rpm");
+        assertThat(browser.text()).contains("31.50 ± 0.07 rpm is between 29.61 rpm and 33.39 rpm");
         assertThat(page.inputValue("#method")).isEqualTo("OPTICAL");
         page.navigate(app.url("/surveys/" + survey + "/entries"));
         assertThat(browser.text()).contains("read 126.0 rpm by optical tachometer from 4 marks");
@@ -150,7 +150,7 @@ class RunSheetTest {
         assertThat(browser.text()).contains("155.1 to 174.9 rpm").doesNotContain("this survey judges by version 1");
         assertThat(http.get("/surveys/" + survey + "/entries").body().replace('\u00a0', ' '))
                 .contains("from here on judges by version 2", "<td>Q, seller</td>",
-                        "When it was written this was judged proven. 152.0 ± 1.0 rpm lies between 150.4 rpm and 169.6 rpm.",
+                        "When it was written this was judged proven. 152.0 ± 1.0 rpm is between 150.4 rpm and 169.6 rpm.",
                         "By what holds now: failed.");
     }
 

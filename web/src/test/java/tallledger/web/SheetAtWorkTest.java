@@ -70,7 +70,7 @@ class SheetAtWorkTest {
         page.locator("input[name=confirmed]").all().forEach(c -> c.check());
         page.click("button[value=good]");
         page.waitForSelector(".done");
-        assertThat(browser.text()).contains("16.00 ± 0.10 mm/min lies between 14.4 mm/min and 17.6 mm/min");
+        assertThat(browser.text()).contains("16.00 ± 0.10 mm/min is between 14.4 mm/min and 17.6 mm/min");
         open(browser, survey, "feed.table.plus");
         assertThat(browser.text()).contains("table has come to rest: count three before it is reversed", "table: lock free, as before");
         assertThat(browser.complaints()).isEmpty();

@@ -60,10 +60,10 @@ class SpindleDriveTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"GEAR|0/40|0 teeth", "GEAR|24.5/40|has whole teeth", "GEAR|-3/40|-3 teeth",
+    @CsvSource(delimiter = '|', value = {"GEAR|0/40|0 teeth", "GEAR|24.5/40|not a whole number of teeth", "GEAR|-3/40|-3 teeth",
             "GEAR|1000000|should lie between",
             "BELT|1/250|A groove of 1 mm", "GEAR|24/48 36/36 20/80|3 values for 2 positions",
-            "VARIATOR|2 1|must be above nought and not above",
+            "VARIATOR|2 1|must be above zero and not above",
             "INVERTER|20 80|lowest, highest and plate frequency"})
     void nonsenseInAStageIsRefusedAtItsRow(String kind, String values, String message) {
         Http http = new Http(app);
@@ -199,7 +199,7 @@ class SpindleDriveTest {
         page.check("input[value=DEAD_SPOT]");
         page.click("text=Record the symptom");
         Browser.settle(page);
-        assertThat(browser.verdict(app, survey)).contains("1 of 2 sliding ranges were swept without a dead spot.",
+        assertThat(browser.verdict(app, survey)).contains("Sliding ranges swept without a dead spot: 1 of 2.",
                 "II·sweep has a dead spot.");
     }
 

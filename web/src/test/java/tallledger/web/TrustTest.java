@@ -105,7 +105,10 @@ class TrustTest {
         assertThat(http.post("/surveys/" + survey + "/step", form, "author", "Q", "do", "bad", "remark", "no handle").statusCode())
                 .isEqualTo(302);
         String run = page(survey, "0-0-0");
-        assertThat(run).contains("Stop use.", "may still be gone through").doesNotContain("Before the spindle starts")
+        assertThat(http.get("/surveys/" + survey + "/verdict/statement").body().split("were not run. Stops use"))
+                .as("said once for all speeds")
+                .hasSize(2);
+        assertThat(run).contains("Stop use.", "can be done with nothing turning").doesNotContain("Before the spindle starts")
                 .doesNotContain("id=\"reading\"");
         String feed = page(survey, "feed.carriage.minus");
         assertThat(feed).contains("Not run now: see above.").doesNotContain("id=\"f-distance\"")
@@ -141,7 +144,7 @@ class TrustTest {
         assertThat(http.post("/surveys/" + survey + "/start", ticked).statusCode()).isEqualTo(302);
         assertThat(page(survey, "0-0-0")).contains("id=\"reading\"", "Nobody else uses the machine until it is repaired");
         assertThat(survey(survey).steps().sitting().despite()).containsExactly(2);
-        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("run on with this known and kept clear of, of entry 2");
+        assertThat(http.get("/surveys/" + survey + "/entries").body()).contains("started with this known and kept clear of: entry 2");
     }
 
     @Test
@@ -269,7 +272,7 @@ class TrustTest {
                 "12", "log", "runs 0\npedal down 3\nStops 5\npedal-up 8\nstays stopped 12");
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(302);
         assertThat(http.get("/surveys/" + survey + "/run?done=3").body())
-                .contains("too close to call", "Right as far as it goes; the log ends before");
+                .contains("too close to call", "Good as far as it goes; the log ends before");
     }
 
     @Test

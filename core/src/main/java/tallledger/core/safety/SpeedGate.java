@@ -36,19 +36,20 @@ public record SpeedGate(Optional<Reason> refused) {
             return OPEN;
         }
         if (mounted.markedRpm().filter(m -> rpm.compareTo(m) > 0).isPresent()) {
-            return shut(SafetyReason.GATE_RPM, mounted.kind(), rpm, mounted.markedRpm().get());
+            return shut(SafetyReason.GATE_RPM, mounted.kind(), plain(rpm), mounted.markedRpm().get());
         }
         if (mounted.markedMs().isPresent() && mounted.diameter().isPresent()) {
             BigDecimal surface = surfaceSpeed(mounted.diameter().get(), rpm);
             if (surface.compareTo(mounted.markedMs().get()) > 0) {
-                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), rpm, Quantity.of(surface.round(FIGURES), Unit.METRES_PER_SECOND),
+                return shut(SafetyReason.GATE_SURFACE, mounted.kind(), plain(rpm),
+                        Quantity.of(surface.round(FIGURES), Unit.METRES_PER_SECOND),
                         Quantity.of(mounted.markedMs().get(), Unit.METRES_PER_SECOND),
                         Quantity.of(mounted.diameter().get().stripTrailingZeros(), Unit.MILLIMETRES));
             }
         }
         boolean unmarked = mounted.kind().isHeld() && mounted.markedRpm().isEmpty() && mounted.askedOf().isEmpty();
         if (unmarked && top.filter(t -> rpm.compareTo(t.multiply(rules.share(Rule.UNMARKED_SPEED))) > 0).isPresent()) {
-            return shut(SafetyReason.GATE_UNMARKED, mounted.kind(), rpm, top.get(), rules.number(Rule.UNMARKED_SPEED));
+            return shut(SafetyReason.GATE_UNMARKED, mounted.kind(), plain(rpm), top.get(), rules.number(Rule.UNMARKED_SPEED));
         }
         return OPEN;
     }
@@ -66,6 +67,11 @@ public record SpeedGate(Optional<Reason> refused) {
     /** v = π·D·n/60 000, m/s. */
     public static BigDecimal surfaceSpeed(BigDecimal diameter, BigDecimal rpm) {
         return BigDecimal.valueOf(Math.PI).multiply(diameter).multiply(rpm).divide(MILLIMETRES_A_MINUTE, MathContext.DECIMAL64);
+    }
+
+    /** 2200.0 is 2200: speeds refused for one reason say the same. */
+    private static BigDecimal plain(BigDecimal rpm) {
+        return new BigDecimal(rpm.stripTrailingZeros().toPlainString());
     }
 
     private static SpeedGate shut(SafetyReason code, Object... arguments) {

@@ -79,10 +79,8 @@ public record ConditionStatement(List<StatementSentence> sentences) {
     public static ConditionStatement of(Survey survey) {
         List<StatementSentence> s = ofDrive(survey.drive());
         strikes(survey, s);
-        survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0))
-                .filter(route -> !survey.drive().latest().containsKey(route))
-                .forEach(route -> RunGate.refusal(survey, route).ifPresent(reason -> s.add(new StatementSentence(Heading.NOT_TESTED,
-                        Reason.of(VerdictReason.STATEMENT_REFUSED, survey.machine().train().name(route), reason), List.of()))));
+        refused(survey).forEach((because, names) -> s.add(new StatementSentence(Heading.NOT_TESTED,
+                Reason.of(VerdictReason.STATEMENT_REFUSED, String.join(", ", names), because, names.size()), List.of())));
         s.addAll(StepSentences.of(survey));
         wheel(survey).ifPresent(s::add);
         survey.overdue().forEach((because, entries) -> s
@@ -91,6 +89,16 @@ public record ConditionStatement(List<StatementSentence> sentences) {
                 .add(new StatementSentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
         s.sort(Comparator.comparing(StatementSentence::heading));
         return new ConditionStatement(List.copyOf(s));
+    }
+
+    /** Speeds that nobody may run, together where they are refused for one reason, so that it is said once. */
+    private static Map<Reason, List<String>> refused(Survey survey) {
+        Map<Reason, List<String>> refused = new LinkedHashMap<>();
+        survey.drive().table().speeds().stream().map(speed -> speed.routes().get(0))
+                .filter(route -> !survey.drive().latest().containsKey(route))
+                .forEach(route -> RunGate.refusal(survey, route).ifPresent(because -> refused
+                        .computeIfAbsent(because, b -> new ArrayList<>()).add(survey.machine().train().name(route))));
+        return refused;
     }
 
     /** How fast the surface of the wheel went at the fastest speed that was run, beside its mark. */

@@ -128,7 +128,7 @@ enum VerdictReason implements ReasonCode {
     STATEMENT_OVERDUE("statement.overdue", "readings", "because"),
     STATEMENT_PASSED("statement.passed", "name", "reason"),
     STATEMENT_QUIET("statement.quiet", "quiet", "runs", "names"),
-    STATEMENT_REFUSED("statement.refused", "name", "reason"),
+    STATEMENT_REFUSED("statement.refused", "names", "reason", "count"),
     STATEMENT_REPAIRED("statement.repaired", "part", "what"),
     STATEMENT_REVERSE("statement.reverse", "names"),
     STATEMENT_REVERSE_NOT_RUN("statement.reverse-not-run"),

@@ -511,7 +511,7 @@ class StoreTest {
             assertThat(read.core().decoded().counting().map(h -> h.entry().sequence())).doesNotContain(3);
             Http http = new Http(app);
             assertThat(http.get("/surveys/" + survey + "/verdict").body()).contains("This record is not what was written",
-                    "Entry 3 stands behind the one that closed the survey").doesNotContain("all of it was fine");
+                    "Entry 3 comes after the one that closed the survey").doesNotContain("all of it was fine");
             assertThat(http.get("/surveys/" + survey + "/run").body()).contains("This record is not what was written");
             assertThatThrownBy(() -> app.bean(Books.class).append(survey, remark("more"), Submission.fresh(3)))
                     .isInstanceOf(WriteRefusedException.class);
