@@ -10,6 +10,7 @@ import { photoForm } from "./photo.js";
 import { plateForm } from "./plate-grid.js";
 import { watchFields } from "./record-fields.js";
 import { timedForm } from "./stopwatch.js";
+import { watchTable } from "./table-look.js";
 import { speedForm } from "./tap-count.js";
 import { watchWeighing } from "./weigh.js";
 
@@ -30,5 +31,6 @@ watchPage();
 watchFields();
 watchInstrument();
 watchPaperLines();
+watchTable();
 watchWeighing();
 keepHalfTyped();

@@ -62,12 +62,13 @@ class BroughtInTest {
         page.fill("#author", "Q. Tester");
         page.click("text=Show what it makes");
         assertThat(browser.text()).contains("Correct these first", "A1: 31.9 rpm", "A2: 45.6 rpm, growls, whines, by the window",
-                "“maybe” is neither", "“Q9” is no speed and no step of this machine. Its speeds are called as A1", "Passed over: weather");
+                "“maybe” is neither", "This machine has no speed or step “Q9”. Its speeds are written like A1", "Passed over: weather");
         assertThat(page.locator("tr.is-wrong td").first().innerText()).as("the line it is on, behind a line break in a cell")
                 .isEqualTo("5");
         assertThat(page.locator("button:has-text('Record it')").count()).isZero();
         page.fill("#text", page.inputValue("#text").replace("maybe", "yes").replace("Q9,12,,,,", ""));
-        page.click("text=Show what it makes");
+        page.waitForSelector("button:has-text('Record it')");
+        assertThat(page.url()).as("said as it is typed").endsWith("/table");
         assertThat(browser.text()).contains("What will be recorded", "not good, no bulb");
         assertThat(now(survey).head()).as("nothing so far").isEqualTo(before);
         page.click("text=Record it");
@@ -114,11 +115,11 @@ class BroughtInTest {
         long survey = survey();
         String path = "/surveys/" + survey + "/table";
         assertThat(told(path, "", "readings")).contains("Choose a file of comma-separated values");
-        assertThat(told(path, "position,read rpm\n", "readings")).contains("Under the heading row there is nothing");
+        assertThat(told(path, "position,read rpm\n", "readings")).contains("There is no row under the heading row");
         assertThat(told(path, "where,read rpm\nA1,31", "readings")).contains("lacks “position”");
         assertThat(told(path, "position,read rpm\nA1,fast", "readings")).contains("Correct these first");
-        assertThat(told(path, "position,read rpm\nA1,31\nA1,32", "readings")).contains("stands in line 2 already");
-        assertThat(told(path, "position,symptoms\nA1,sings", "readings")).contains("“sings” is nothing that is heard");
+        assertThat(told(path, "position,read rpm\nA1,31\nA1,32", "readings")).contains("is already in line 2");
+        assertThat(told(path, "position,symptoms\nA1,sings", "readings")).contains("“sings” is not a symptom");
         assertThat(told(path, "position,read rpm\n\"A1,31", "readings")).contains("a quotation mark is left open");
         assertThat(told(path, "position,read rpm\n" + "A1,31\n".repeat(600), "readings")).contains("600 rows; at most 500");
         assertThat(told(path, "piece,state\nchuck,perhaps", "kit")).contains("“perhaps” is not a state of a piece");
