@@ -250,6 +250,8 @@ class AccuracyScreensTest {
                 .mapToObj(i -> String.format(java.util.Locale.ROOT, "%.3f;%.3f", i * 0.005, 2 * Math.sin(2 * Math.PI * i * 0.005 / 0.06)))
                 .collect(java.util.stream.Collectors.joining("\n"));
         page.fill("#remark", "across the lay");
+        assertThat(page.isVisible("#file")).as("a trace is another way").isFalse();
+        page.click(".ways summary");
         page.setInputFiles("#file", new com.microsoft.playwright.options.FilePayload("bad.csv", "text/csv",
                 "0.1;2\n0.2;two\n".getBytes(java.nio.charset.StandardCharsets.UTF_8)));
         page.click("text=Read the file");

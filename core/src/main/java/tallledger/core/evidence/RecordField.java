@@ -11,8 +11,15 @@ import java.util.List;
  * @param start   what stands in it at first
  * @param choices where one of several is chosen
  * @param must    whether it cannot be left empty
+ * @param another whether it belongs to another way to the same record, which most do not take: a whole series, a result alone
  */
-public record RecordField(String name, InputKind input, FieldUnit unit, Preset start, List<? extends Enum<?>> choices, boolean must) {
+public record RecordField(String name, InputKind input, FieldUnit unit, Preset start, List<? extends Enum<?>> choices, boolean must,
+        boolean another) {
+
+    /** Of the way that most take. */
+    public RecordField(String name, InputKind input, FieldUnit unit, Preset start, List<? extends Enum<?>> choices, boolean must) {
+        this(name, input, unit, start, choices, must, false);
+    }
 
     public static RecordField must(String name, InputKind input, FieldUnit unit) {
         return new RecordField(name, input, unit, Preset.NONE, List.of(), true);
@@ -20,6 +27,11 @@ public record RecordField(String name, InputKind input, FieldUnit unit, Preset s
 
     public static RecordField may(String name, InputKind input, FieldUnit unit) {
         return new RecordField(name, input, unit, Preset.NONE, List.of(), false);
+    }
+
+    /** The same, of another way to the same record. */
+    public RecordField ofAnotherWay() {
+        return new RecordField(name, input, unit, start, choices, must, true);
     }
 
     /** Whether bare figures in it are lengths in the machine's unit. */

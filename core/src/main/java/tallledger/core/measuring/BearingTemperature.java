@@ -65,9 +65,8 @@ public record BearingTemperature(Rule graded) implements Recording<BearingTemper
     public List<RecordField> fields() {
         return List.of(RecordField.may("cold", InputKind.NUMBER, FieldUnit.TEMPERATURE),
                 RecordField.may("hot", InputKind.NUMBER, FieldUnit.TEMPERATURE),
-                RecordField.may("minutes", InputKind.LONG_TEXT, FieldUnit.MINUTES_AND_TEMPERATURE),
-                RecordField.may("ambient", InputKind.NUMBER,
-                        FieldUnit.TEMPERATURE));
+                RecordField.may("minutes", InputKind.LONG_TEXT, FieldUnit.MINUTES_AND_TEMPERATURE).ofAnotherWay(),
+                RecordField.may("ambient", InputKind.NUMBER, FieldUnit.TEMPERATURE).ofAnotherWay());
     }
 
     @Override

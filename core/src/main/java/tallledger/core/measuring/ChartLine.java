@@ -105,7 +105,7 @@ public record ChartLine<V>(MeasuringMethod<V> method, Rule graded, BigDecimal pe
     public List<RecordField> fields() {
         List<RecordField> fields = new ArrayList<>(method.fields(this));
         boolean alone = fields.isEmpty();
-        fields.add(new RecordField(VALUE, InputKind.LENGTH, valueUnit(), Preset.NONE, List.of(), alone));
+        fields.add(new RecordField(VALUE, InputKind.LENGTH, valueUnit(), Preset.NONE, List.of(), alone, !alone));
         if (nose.isPresent()) {
             fields.add(RecordField.may(NOSE, InputKind.LENGTH, FieldUnit.DIAL));
         }
@@ -113,8 +113,8 @@ public record ChartLine<V>(MeasuringMethod<V> method, Rule graded, BigDecimal pe
             fields.add(RecordField.may(OUT, InputKind.LENGTH, FieldUnit.LENGTH));
         }
         if (scales()) {
-            fields.add(
-                    new RecordField(OVER, InputKind.LENGTH, FieldUnit.LENGTH, alone ? Preset.length(per) : Preset.NONE, List.of(), alone));
+            fields.add(new RecordField(OVER, InputKind.LENGTH, FieldUnit.LENGTH, alone ? Preset.length(per) : Preset.NONE, List.of(), alone,
+                    !alone));
         }
         if (isSigned() && !method.isSigned()) {
             fields.add(new RecordField(LIES, InputKind.CHOICE, FieldUnit.NONE, Preset.text(Lies.AS_IT_MAY.name()), List.of(Lies.values()),

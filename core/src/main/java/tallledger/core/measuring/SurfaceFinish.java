@@ -141,13 +141,12 @@ public record SurfaceFinish(Process process, Optional<TurningParts> drive) imple
             fields.add(RecordField.may("feed", InputKind.LENGTH, FieldUnit.LENGTH));
             fields.add(RecordField.may("nose", InputKind.LENGTH, FieldUnit.LENGTH));
         }
-        fields.add(RecordField.may("spacing", InputKind.LENGTH, FieldUnit.LENGTH));
-        fields.add(RecordField.may("trace", InputKind.LONG_TEXT, FieldUnit.ROUGHNESS));
+        fields.add(RecordField.may("spacing", InputKind.LENGTH, FieldUnit.LENGTH).ofAnotherWay());
+        fields.add(RecordField.may("trace", InputKind.LONG_TEXT, FieldUnit.ROUGHNESS).ofAnotherWay());
         fields.add(new RecordField("cutOff", InputKind.CHOICE, FieldUnit.NONE, Preset.text(CutOff.BY_THE_SURFACE.name()),
-                List.of(CutOff.values()),
-                false));
-        fields.add(RecordField.may("past", InputKind.TEXT, FieldUnit.SURFACE));
-        fields.add(RecordField.may("spindle", InputKind.NUMBER, FieldUnit.SPEED));
+                List.of(CutOff.values()), false).ofAnotherWay());
+        fields.add(RecordField.may("past", InputKind.TEXT, FieldUnit.SURFACE).ofAnotherWay());
+        fields.add(RecordField.may("spindle", InputKind.NUMBER, FieldUnit.SPEED).ofAnotherWay());
         return fields;
     }
 

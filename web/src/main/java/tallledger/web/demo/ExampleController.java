@@ -54,7 +54,7 @@ class ExampleController {
     String put() {
         SimulatedMachine lathe = KestrelVale.shortlist().get(0);
         long survey = books.together(() -> shelf.page(ShelfQuery.of("", "", "", "", "", "")).all() > 0 ? 0L : write(lathe));
-        return survey == 0 ? "redirect:/" : "redirect:/surveys/" + survey + "/run";
+        return survey == 0 ? "redirect:/" : "redirect:" + ExampleWalk.address(String.valueOf(survey), ExampleWalk.STOPS.get(0));
     }
 
     @GetMapping("/example")

@@ -17,8 +17,11 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedThen;
 import tallledger.core.survey.Kind;
+import tallledger.core.survey.StepResult;
 import tallledger.core.survey.WorkEvent;
 import tallledger.web.library.StoredSurvey;
+import tallledger.web.runsheet.Picture;
+import tallledger.web.runsheet.RecordingPictures;
 import tallledger.web.words.Words;
 
 /**
@@ -35,9 +38,10 @@ import tallledger.web.words.Words;
  * @param hash      its hash
  * @param stray     why it counts as nothing; empty where it counts
  * @param then      how it was judged when it was written, where by what holds now it is something else; else empty
+ * @param picture   of a long row of readings, which says more than its figures; empty for all others
  */
 public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
-        boolean strikable, String hash, String stray, String then) {
+        boolean strikable, String hash, String stray, String then, Optional<Picture> picture) {
 
     private static final int LONGEST_RAW = 300;
     /** A row of readings longer than this is folded: its beginning stands, the whole is behind one key. */
@@ -48,6 +52,10 @@ public record EntryLine(int sequence, String time, String author, String kind, S
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss", Locale.ENGLISH);
 
     public boolean isLong() {
+        return isLong(says);
+    }
+
+    private static boolean isLong(String says) {
         return says.length() > LONGEST_OPEN;
     }
 
@@ -66,6 +74,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         Map<Integer, Entry> struck = survey.core().struck();
         Map<Integer, Reason> strays = survey.strays();
         Map<Integer, String> otherwise = judgedOtherwise(survey, words);
+        Map<Integer, StepResult> steps = survey.steps().all().stream().collect(Collectors.toMap(StepResult::entry, r -> r, (a, b) -> b));
         Films films = Films.of(survey.entries(), struck.keySet());
         List<EntryLine> lines = new ArrayList<>();
         boolean open = survey.core().closed().isEmpty();
@@ -73,15 +82,16 @@ public record EntryLine(int sequence, String time, String author, String kind, S
             Optional<Kind> kind = Kind.named(entry.kind());
             int by = struck.containsKey(entry.sequence()) ? struck.get(entry.sequence()).sequence() : 0;
             String stray = Optional.ofNullable(strays.get(entry.sequence())).map(words::say).orElse("");
+            String says = text(survey, entry, words) + from(entry, words);
             lines.add(new EntryLine(entry.sequence(), entry.damage().isPresent() ? "?"
                     : time(entry) + films.at(entry)
                             .map(f -> words.say("entry.in-film", f.film(), f.shown())).orElse(""),
                     entry.by().author().written(),
-                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), text(survey, entry, words)
-                            + from(entry, words),
-                    by,
+                    kind.map(words::of).orElse(entry.kind()), stepName(survey, entry, words), says, by,
                     open && by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray,
-                    Optional.ofNullable(otherwise.get(entry.sequence())).orElse("")));
+                    Optional.ofNullable(otherwise.get(entry.sequence())).orElse(""),
+                    Optional.ofNullable(steps.get(entry.sequence())).filter(r -> isLong(says))
+                            .flatMap(r -> RecordingPictures.of(r, survey.rules(), words))));
         }
         return lines;
     }

@@ -1,5 +1,6 @@
 package tallledger.web.machine;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -10,6 +11,7 @@ import java.util.stream.Stream;
 import tallledger.core.family.Family;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.ClaimText;
+import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.motion.Axis;
 import tallledger.core.motion.AxisId;
@@ -109,6 +111,23 @@ final class ClaimFields {
                 .flatMap(source -> typed.attempt("said",
                         () -> ClaimText.split(typed.get("said"), source, family, IdentityFields.unit(typed), axes)))
                 .ifPresent(claims -> add(claims, typed));
+    }
+
+    /** Figures that no plate was made of, kept as they were said, in rows no longer than a value may be. */
+    static void asWords(String what, String figures, FormInput typed) {
+        typed.choice("saidBy", Claim.Source.class).ifPresent(source -> {
+            List<Claim> rows = new ArrayList<>();
+            StringBuilder row = new StringBuilder(what);
+            for (String figure : figures.strip().split("\\s+")) {
+                if (row.length() + figure.length() >= Identity.LONGEST) {
+                    rows.add(new Claim(Claim.Attribute.OTHER, row.toString(), source, row.toString()));
+                    row = new StringBuilder(what);
+                }
+                row.append(' ').append(figure);
+            }
+            rows.add(new Claim(Claim.Attribute.OTHER, row.toString(), source, row.toString()));
+            add(rows, typed);
+        });
     }
 
     private static void add(List<Claim> claims, FormInput typed) {

@@ -27,7 +27,8 @@ public final class LeverQuestion {
 
     /** Ways in which levers would give the speeds; none where that is not asked: a speed was run, or the levers are described. */
     public static List<StartReading.LeverChoice> of(StoredSurvey survey) {
-        if (!survey.folded().runs().isEmpty() || survey.own().isPresent() || survey.core().closed().isPresent()
+        if (!survey.folded().runs().isEmpty() || survey.own().isPresent() || survey.isBehindDescription()
+                || survey.core().closed().isPresent()
                 || !isNotLookedAt(survey.folded().machine())) {
             return List.of();
         }

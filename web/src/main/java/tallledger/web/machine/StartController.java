@@ -22,6 +22,8 @@ import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.housebook.Houses;
 import tallledger.web.library.MachineBooks;
+import tallledger.web.library.Plans;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyBooks;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.store.Submission;
@@ -38,15 +40,17 @@ class StartController {
     private final Houses houses;
     private final AuthorCookie writer;
     private final MachineReckoning reckoning;
+    private final Plans plans;
 
     StartController(SurveyLibrary library, MachineBooks machineBooks, SurveyBooks surveyBooks, Houses houses, AuthorCookie writer,
-            MachineReckoning reckoning) {
+            MachineReckoning reckoning, Plans plans) {
         this.library = library;
         this.machineBooks = machineBooks;
         this.surveyBooks = surveyBooks;
         this.houses = houses;
         this.writer = writer;
         this.reckoning = reckoning;
+        this.plans = plans;
     }
 
     @GetMapping
@@ -98,12 +102,17 @@ class StartController {
             long survey = surveyBooks.open(library.machine(machine), typed.get("author"), typed.get("role"), Scope.WHOLE, Grade.WORKABLE,
                     submission.other("survey"));
             writer.remember(response, typed.get("author"), submission);
-            return "redirect:/surveys/" + survey + "/run";
+            return "redirect:/surveys/" + survey + "/run" + (typed.holds("first", "speeds") ? firstSpeed(library.survey(survey)) : "");
         } catch (WriteRefusedException not) {
             response.setStatus(503);
             typed.refuse("form", not.reason());
             return page(typed, reading, submission, model);
         }
+    }
+
+    /** The speed that the plan runs first; a survey of which no speed is known begins as its sheet says. */
+    private String firstSpeed(StoredSurvey survey) {
+        return plans.of(survey).plan().runs().stream().findFirst().map(run -> "?step=" + run.route().key()).orElse("");
     }
 
     private String page(FormInput typed, StartReading reading, Submission submission, Model model) {

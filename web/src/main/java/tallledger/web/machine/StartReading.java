@@ -21,8 +21,10 @@ import tallledger.web.words.WebReason;
  * @param typed  the machine's form, filled
  * @param levers ways in which levers give the speeds; empty where no speeds are typed
  * @param chosen of them; empty where it must be chosen
+ * @param feeds  what was made of the feeds that are typed; empty where none are
  */
-public record StartReading(FormInput typed, Optional<PlateFinder.FoundLayouts> levers, Optional<Integer> chosen, List<Claim> claims) {
+public record StartReading(FormInput typed, Optional<PlateFinder.FoundLayouts> levers, Optional<Integer> chosen, Optional<Reason> feeds,
+        List<Claim> claims) {
 
     static final String LEVERS = "levers";
     /** Fields that the page has by the names they have in the machine's form. */
@@ -40,16 +42,28 @@ public record StartReading(FormInput typed, Optional<PlateFinder.FoundLayouts> l
         MixedText told = MixedText.read(start.get("said"));
         form.set("said", told.words());
         ClaimFields.split(form, axes);
+        Optional<Reason> feeds = told.feeds().map(list -> feeds(form, list));
         List<Claim> claims = ClaimFields.read(form.withoutErrors(), IdentityFields.unit(start));
         form.set(FormPlate.SPEED.list(), told.speeds().or(() -> ends(claims)).orElse(""));
-        form.set(FormPlate.FEED.list(), told.feeds().orElse(""));
         Optional<PlateFinder.FoundLayouts> found = PlateFinder.found(form, FormPlate.SPEED);
         Optional<Integer> chosen = found.flatMap(f -> chosen(f, start.get(LEVERS)));
         found.ifPresent(f -> chosen.ifPresent(i -> PlateFinder.take(form, f.offers().get(i), FormPlate.SPEED)));
-        PlateFinder.found(form, FormPlate.FEED).flatMap(f -> chosen(f, "").map(i -> f.offers().get(i)))
-                .ifPresent(offer -> PlateFinder.take(form, offer, FormPlate.FEED));
         form.errors().forEach((field, why) -> start.refuse(field.equals(FormPlate.SPEED.list()) ? "said" : field, why));
-        return new StartReading(form, found, chosen, claims);
+        return new StartReading(form, found, chosen, feeds, claims);
+    }
+
+    /** Feeds go on the feed plate where they can be laid out unasked; else they are kept as words, and nothing typed is lost. */
+    private static Reason feeds(FormInput form, String list) {
+        FormInput tried = form.withoutErrors();
+        tried.set(FormPlate.FEED.list(), list);
+        Optional<PlateFinder.OfferedLayout> laidOut = PlateFinder.found(tried, FormPlate.FEED)
+                .flatMap(f -> chosen(f, "").map(i -> f.offers().get(i)));
+        if (laidOut.isEmpty()) {
+            ClaimFields.asWords("feeds", list, form);
+            return Reason.of(WebReason.START_FEEDS_WORDS);
+        }
+        PlateFinder.take(form, laidOut.get(), FormPlate.FEED);
+        return Reason.of(WebReason.START_FEEDS, laidOut.get().cells().size());
     }
 
     /** Where nobody read the plate but somebody said how many speeds there are and the ends, those are its speeds, the others unread. */

@@ -13,6 +13,8 @@ import tallledger.core.plan.SecondRuns;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Temperatures;
 
+import tallledger.web.forms.FormInput;
+import tallledger.web.machine.EquipmentQuestion;
 import tallledger.web.machine.StartReading;
 
 /** What the run sheet has open. Each kind has a template of its name: what is filled in, what comes after a start, what stands beside. */
@@ -97,10 +99,18 @@ public sealed interface OpenTask {
      * @param cut    the test cut it is measured on
      * @param warm   temperatures as read last
      * @param gauges it may be read with; none where nothing is read
+     * @param asked  what the machine has, where nobody has said so yet
      */
-    record CatalogueTask(TaskView task, Optional<NotedEntry<Reason>> cut, Optional<Temperatures> warm, List<GaugeChoice> gauges)
+    record CatalogueTask(TaskView task, Optional<NotedEntry<Reason>> cut, Optional<Temperatures> warm, List<GaugeChoice> gauges,
+            Optional<EquipmentQuestion.Asked> asked)
             implements
                 OpenTask {
+
+        /** Whether something is typed, or refused, in a field of another way: then it is not folded away. */
+        public boolean isAnotherWay(FormInput typed) {
+            return task.form().more().stream().anyMatch(f -> typed.isWrong(f.name())
+                    || f.choices().isEmpty() && typed.has(f.name()));
+        }
 
         /** The gauge chosen, in words; the first where none is. */
         public String readWith(String chosen) {

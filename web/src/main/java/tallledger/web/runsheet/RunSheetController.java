@@ -72,11 +72,12 @@ class RunSheetController {
     }
 
     @GetMapping("/surveys/{id}/run")
-    String show(@PathVariable long id, @RequestParam Optional<String> step, @RequestParam Optional<Integer> done, Model model,
-            HttpServletRequest request) {
+    String show(@PathVariable long id, @RequestParam Optional<String> step, @RequestParam Optional<Integer> done,
+            @RequestParam(name = EquipmentController.SEEN) Optional<String> seen, Model model, HttpServletRequest request) {
         StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        seen.ifPresent(s -> typed.set(EquipmentController.SEEN, s));
         return page.show(survey, step, done, typed, Submission.fresh(survey.head()), model);
     }
 

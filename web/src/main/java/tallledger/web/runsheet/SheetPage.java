@@ -47,6 +47,7 @@ import tallledger.web.housebook.Houses;
 import tallledger.web.instruments.Instruments;
 import tallledger.web.library.Plans;
 import tallledger.web.library.StoredSurvey;
+import tallledger.web.machine.EquipmentQuestion;
 import tallledger.web.machine.LeverQuestion;
 import tallledger.web.store.Submission;
 import tallledger.web.words.Words;
@@ -135,7 +136,8 @@ public class SheetPage {
         }
         return new OpenTask.CatalogueTask(TaskView.of(survey.core(), step, sofar, words),
                 cut.map(c -> new NotedEntry<>(InUnit.of(c.what().says(), unit), c.entry())),
-                survey.steps().temperatures(clock.instant()), gauges);
+                survey.steps().temperatures(clock.instant()), gauges,
+                typed.has(EquipmentController.SEEN) ? Optional.empty() : EquipmentQuestion.of(survey, step, typed));
     }
 
     /** What stands in a step's fields before anybody types: what the test cut says, or where such a record begins. */

@@ -47,10 +47,11 @@ public record TaskView(String key, Phase phase, String name, String task, String
      * Where a step is written down.
      *
      * @param fields  what is asked
+     * @param more    fields of another way, folded until somebody takes it
      * @param decides whether the numbers decide
      * @param timed   whether a stopwatch helps
      */
-    public record StepForm(List<RecordField> fields, boolean decides, boolean timed) {
+    public record StepForm(List<RecordField> fields, List<RecordField> more, boolean decides, boolean timed) {
     }
 
     /**
@@ -88,7 +89,8 @@ public record TaskView(String key, Phase phase, String name, String task, String
         return new TaskView(step.id().written(), step.phase(), words.say(step.name()), words.say(step.says("do")),
                 words.say(step.says("look")), asked, step.ifBad(),
                 BigDecimal.valueOf(step.seconds()).divide(MINUTE, 1, RoundingMode.HALF_UP).stripTrailingZeros(),
-                new StepForm(recording.fields(), recording.decides(), recording.isTimed()),
+                new StepForm(recording.fields().stream().filter(f -> !f.another()).toList(),
+                        recording.fields().stream().filter(RecordField::another).toList(), recording.decides(), recording.isTimed()),
                 new StepMargin(recording.limit(step.judgedBy(survey.rules()))
                         .map(l -> grades(l, survey, words) + AccuracyView.per(step, survey.rules())
                                 .map(p -> words.say("page.per", words.in(survey.machine().unit(), p, Unit.MILLIMETRES))).orElse(""))

@@ -51,7 +51,7 @@ public enum WebReason implements ReasonCode {
     PLAN_LEFT_OUT("plan.left-out", "count"),
     FINDING_GONE("finding.gone", "target"),
     SO_FAR("so-far", "speeds", "steps", "minutes"),
-    START_LEVERS("start-levers"),
+    START_LEVERS("start-levers"), START_FEEDS("start-feeds", "count"), START_FEEDS_WORDS("start-feeds-words"),
     LABEL_TWICE("label.twice"),
     LEVERS_ALONE("levers.alone"),
     LIST_DOUBTED("list.doubted"),
