@@ -6,6 +6,7 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.family.Phase;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.TaskStatus;
+import tallledger.web.library.StoredSurvey;
 import tallledger.web.words.Words;
 
 /**
@@ -18,10 +19,12 @@ import tallledger.web.words.Words;
  */
 public record PhaseView(Phase phase, List<StepView> lines, long done, long all, boolean here) {
 
-    static List<PhaseView> of(Survey survey, String key, Words words) {
+    static List<PhaseView> of(StoredSurvey stored, String key, Words words) {
+        Survey survey = stored.core();
+        String sheet = "/surveys/" + stored.id() + "/run?step=";
         List<PhaseView> phases = new ArrayList<>();
         TaskStatus.byPhase(survey).forEach((phase, standings) -> {
-            List<StepView> lines = standings.stream().map(s -> StepView.of(s, survey, words)).toList();
+            List<StepView> lines = standings.stream().map(s -> StepView.of(s, survey, sheet, words)).toList();
             boolean here = lines.stream().anyMatch(l -> l.key().equals(key));
             // A speed by two routes is one speed, and one that is inferred was not run: the spine says what the statement says.
             List<TaskStatus> steps = standings.stream().filter(s -> s.task().step().isPresent()).toList();

@@ -95,7 +95,7 @@ public class SheetPage {
         return new RunSheetView(key, wanted.isPresent() ? Optional.empty() : Optional.ofNullable(plan.why()), task,
                 open.map(t -> instruments.fields(survey, t)).orElse(Set.of()),
                 Optional.of(start(survey)).filter(start -> isStartDue(survey, open, gate, typed)), stopUse, done(survey, done),
-                new RunSheetView.Spine(PhaseView.of(survey.core(), key, words), survey.folded().coverage().counts()),
+                new RunSheetView.Spine(PhaseView.of(survey, key, words), survey.folded().coverage().counts()),
                 new RunSheetView.SheetMargin(PlanView.of(survey, plan, words), List.of(School.values()),
                         Films.of(survey.entries(), survey.core().struck().keySet()).running(), survey.steps().mounted(),
                         survey.core().photosOf(key)));

@@ -1,5 +1,7 @@
 package tallledger.web.runsheet;
 
+import java.nio.charset.StandardCharsets;
+import org.springframework.web.util.UriUtils;
 import tallledger.core.drive.Route;
 import tallledger.core.survey.SpindleSurvey;
 import tallledger.core.survey.Survey;
@@ -16,14 +18,18 @@ import tallledger.web.words.Words;
  * @param name   as people call it
  * @param figure plate value, "?" or "range" of a speed; the grade reached, or "later", of a step
  * @param mark   stroke to draw
+ * @param says   what that stroke means
+ * @param at     its address, so that a hundred lines need not be put together on the page
  */
-public record StepView(String key, String name, String figure, String mark) {
+public record StepView(String key, String name, String figure, String mark, String says, String at) {
 
-    static StepView of(TaskStatus standing, Survey survey, Words words) {
+    static StepView of(TaskStatus standing, Survey survey, String sheet, Words words) {
         Task task = standing.task();
         String itself = task.route().map(route -> plate(survey.drive(), route)).orElseGet(() -> standing.grade().map(words::of).orElse(""));
         String figure = standing.later() ? "later" : standing.again() && task.step().isPresent() ? "again" : itself;
-        return new StepView(task.key(), words.name(task, survey.machine().train()), figure, mark(standing));
+        String mark = mark(standing);
+        return new StepView(task.key(), words.name(task, survey.machine().train()), figure, mark, words.say("mark." + mark),
+                sheet + UriUtils.encode(task.key(), StandardCharsets.UTF_8));
     }
 
     private static String plate(SpindleSurvey survey, Route route) {

@@ -45,7 +45,7 @@ final class Shown {
         seen.add(visible(its));
         for (Element link : pages.get("/run").select("nav.steps a[href*=step=]")) {
             String key = link.attr("href").replaceFirst(".*step=", "");
-            if (!link.select(".is-open").isEmpty() && !READ.add(units + " " + key)) {
+            if (!link.select(".is-open").isEmpty() && !READ.add(units + " " + of(key))) {
                 continue;
             }
             Document page = visitor.open("/surveys/" + survey + "/run?step=" + key);
@@ -57,6 +57,11 @@ final class Shown {
         zip(visitor.file("/surveys/" + survey + "/survey.zip"));
         all = plain(String.join("\n", texts.values()));
         whole = plain(String.join("\n", seen));
+    }
+
+    /** A step says the same of each axis and each way; an open speed says the same of each but its figure. */
+    private static String of(String key) {
+        return key.matches("\\d[\\d-]*") ? "a speed" : key.replaceFirst("\\..*", "");
     }
 
     private void add(String name, Document page) {
