@@ -42,13 +42,17 @@ public record ChangeWheelCount(Optional<GearChart> chart) implements Recording<W
         return List.of(RecordField.must("wheels", InputKind.TEXT, FieldUnit.NONE));
     }
 
+    /** Without a chart that promises threads by name there is nothing to hold the wheels against: they were counted. */
     @Override
     public StepJudgement judge(WheelSet wheels, Rules rules) {
         if (chart.isEmpty()) {
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.WHEELS_NO_CHART, wheels.teeth().size()));
+            return StepJudgement.read(Reason.of(MeasuringReason.WHEELS_NO_CHART, wheels.teeth().size()));
         }
         ChangeWheels result = ChangeWheels.of(chart.get(), wheels);
-        Outcome outcome = result.usual() ? Outcome.UNDECIDED : result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED;
+        if (result.usual()) {
+            return StepJudgement.read(result.says().toArray(Reason[]::new));
+        }
+        Outcome outcome = result.lost().isEmpty() ? Outcome.PROVEN : Outcome.FAILED;
         return new StepJudgement(outcome, Optional.empty(), result.says(), Optional.empty());
     }
 

@@ -135,8 +135,11 @@ public record Finding(Severity severity, Reason about, Reason what, Reason brief
             if (result.isBad() && !ofDrive) {
                 findings.add(of(result.severity(), about, what(result, survey), result.step().name(), result.entry()));
             } else if (result.outcome() == Outcome.UNDECIDED) {
-                findings.add(of(Severity.NOTE, about, Reason.of(VerdictReason.FINDING_STEP_CLOSE, result.step().name(),
-                        result.judgement().because()), result.entry()));
+                // Too close to call is a figure beside its limit; a log that breaks off, a panel nobody saw are not decided.
+                boolean close = result.judgement().figures().stream().flatMap(f -> f.against().stream())
+                        .anyMatch(a -> a.verdict() == Verdict.TOO_CLOSE_TO_CALL);
+                findings.add(of(Severity.NOTE, about, Reason.of(close ? VerdictReason.FINDING_STEP_CLOSE : VerdictReason.FINDING_STEP_OPEN,
+                        result.step().name(), result.judgement().because()), result.entry()));
             }
         }
         survey.steps().kit().broken().forEach(broken -> findings.add(of(Severity.SOON, KIT, broken.what(), broken.entry())));

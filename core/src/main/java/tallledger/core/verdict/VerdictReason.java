@@ -73,7 +73,7 @@ enum VerdictReason implements ReasonCode {
     FINDING_WHEELS("finding.wheels", "pairs"),
     FINDING_WHEELS_NONE("finding.wheels-none", "counted"),
     FINDING_STEP_BECAUSE("finding.step-because", "name", "said"),
-    FINDING_STEP_CLOSE("finding.step-close", "name", "because"),
+    FINDING_STEP_CLOSE("finding.step-close", "name", "because"), FINDING_STEP_OPEN("finding.step-open", "name", "because"),
     FINDING_TOO_CLOSE("finding.too-close", "name", "because"),
     BESIDE_ASKED("beside.asked"),
     BESIDE_COUNT("beside.count", "count", "fewest", "most"),

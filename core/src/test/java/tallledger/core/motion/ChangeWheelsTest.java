@@ -250,7 +250,8 @@ class ChangeWheelsTest {
         assertThat(chart.usual()).isTrue();
         assertThat(chart.promised()).hasSize(17).first().satisfies(p -> assertThat(p.mm()).isEqualByComparingTo("0.5"));
         StepJudgement judged = new ChangeWheelCount(Optional.of(chart)).judge(WheelSet.parse("20 40 60"), Rules.shipped());
-        assertThat(judged.outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judged.held()).as("counted, neither good nor bad").isFalse();
+        assertThat(judged.outcome()).isEqualTo(Outcome.PROVEN);
         // 20/60 and 40/60, 20/40 and their turns: 2, 4 and 3 mm.
         assertThat(judged.because().get(0).toString()).isEqualTo("wheels.cut-usual[3, 17]");
         assertThat(GearChart.parse("8 tpi", "", "", "", "", LengthUnit.MM).promised().get(0).typed()).isEqualTo("40 tpi");

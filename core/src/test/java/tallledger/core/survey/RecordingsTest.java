@@ -194,10 +194,13 @@ class RecordingsTest {
 
     @Test
     void wheelsWithoutAChartAreCountedOnly() {
-        assertThat(judge(new ChangeWheelCount(Optional.empty()), "wheels=20 30 40").outcome()).isEqualTo(Outcome.UNDECIDED);
+        assertThat(judge(new ChangeWheelCount(Optional.empty()), "wheels=20 30 40").held()).as("nothing to hold them against").isFalse();
         GearChart chart = GearChart.parse("6 mm", "", "3 mm; 4.5 mm", "", "20-60", LengthUnit.MM);
         assertThat(judge(new ChangeWheelCount(Optional.of(chart)), "wheels=20 40 60").outcome()).isEqualTo(Outcome.FAILED);
-        assertThat(judge(new ChangeWheelCount(Optional.of(chart)), "wheels=20 30 40 60").outcome()).isEqualTo(Outcome.PROVEN);
+        assertThat(judge(new ChangeWheelCount(Optional.of(chart)), "wheels=20 30 40 60")).satisfies(j -> {
+            assertThat(j.outcome()).isEqualTo(Outcome.PROVEN);
+            assertThat(j.held()).isTrue();
+        });
     }
 
     private static Reason said(String figure, String unit) {
