@@ -89,7 +89,7 @@ class DescribeTest {
                 "31.5 45 63\n125 180", "Line 1 has 3 values, the others 2",
                 "500 to 60", "the wrong way round",
                 "31.5 Hz 45", "write only speeds",
-                "1/0 45", "is not a number above nought");
+                "1/0 45", "is not a number above zero");
         wrong.forEach((list, says) -> {
             page.fill("#list", list);
             page.click("button[formaction$='speeds/find']");

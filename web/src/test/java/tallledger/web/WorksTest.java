@@ -295,7 +295,7 @@ class WorksTest {
         assertThatThrownBy(() -> works.begin("one more", TITLE, "/", progress -> null)).isInstanceOf(WriteRefusedException.class);
         Http http = new Http(app);
         assertThat(http.post("/house/backup/begin", http.form("/house/backup", "/house/backup/begin"))
-                .body()).as("said on a page, not thrown").contains("go on already");
+                .body()).as("said on a page, not thrown").contains("are running already");
         over.countDown();
         until(() -> some.stream().allMatch(w -> w.stand() == BackgroundJobs.State.DONE));
         assertThat(new Http(app).get("/works/" + some.get(0).id()).statusCode()).isEqualTo(302);

@@ -40,6 +40,11 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
         this(outcome, grade, because, worse, List.of(), true);
     }
 
+    /** The same with what was seen on the way as figures. */
+    public StepJudgement with(List<Figure> seen) {
+        return new StepJudgement(outcome, grade, because, worse, seen, held);
+    }
+
     /** Of figures that were measured and held against something. */
     public StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason> because, List<Figure> figures) {
         this(outcome, grade, because, Optional.empty(), figures, true);
@@ -99,7 +104,7 @@ public record StepJudgement(Outcome outcome, Optional<Grade> grade, List<Reason>
 
     /** The figure that the record is for; empty where none was measured, or nobody can tell it from what was. */
     public Optional<Figure> figure() {
-        return figures.stream().filter(f -> f.name() != Figure.Name.AT_MOST).findFirst();
+        return figures.stream().filter(f -> f.name().isTheResult()).findFirst();
     }
 
     /** What the first figure leaves open, part by part; empty where that is not known so. */

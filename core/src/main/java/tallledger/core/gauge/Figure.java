@@ -25,7 +25,21 @@ public record Figure(Name name, Quantity measured, Optional<Uncertainty> parts, 
         /** A bidirectional, R and B of an axis (ISO 230-2). */
         ACCURACY, REPEATABILITY, REVERSAL,
         /** The greatest swing there may be where its angles were not read. */
-        AT_MOST
+        AT_MOST,
+        /** Of a supply: the mean voltage, how far the three lie apart, the frequency. */
+        VOLTAGE, UNBALANCE, FREQUENCY,
+        /** When an event of a cycle came after the one its window begins at. */
+        EVENT,
+        /** What something is set to, as found. */
+        SETTING;
+
+        /** Whether it is what the record is for, and not one of the things seen on the way. */
+        public boolean isTheResult() {
+            return switch (this) {
+                case RESULT, ACCURACY, REPEATABILITY, REVERSAL -> true;
+                case AT_MOST, VOLTAGE, UNBALANCE, FREQUENCY, EVENT, SETTING -> false;
+            };
+        }
     }
 
     /**
@@ -60,6 +74,11 @@ public record Figure(Name name, Quantity measured, Optional<Uncertainty> parts, 
     public static Figure of(BigDecimal value, Uncertainty u, Against against) {
         return new Figure(Name.RESULT, new Quantity(value, u.expanded(), against.limits.unit()), Optional.of(u), Optional.empty(),
                 Optional.of(against));
+    }
+
+    /** The same, held against a limit that has no grades. */
+    public Figure against(Limit limit, Verdict verdict) {
+        return new Figure(name, measured, parts, per, Optional.of(new Against(limit, verdict, Optional.empty())));
     }
 
     /** The same as another of the record's figures. */

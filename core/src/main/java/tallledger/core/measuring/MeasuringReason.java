@@ -126,7 +126,7 @@ public enum MeasuringReason implements ReasonCode {
     GRADED_CLOSE("graded.near", "value", "grade", "limit", "settles"),
     GRADED_OUTSIDE("graded.missed", "value", "grade", "limit"),
     GRADED_WITHIN("graded.reached", "value", "grade", "limit"),
-    LIMIT_CLAIM("limit.claim", "least"),
+    LIMIT_CLAIM("limit.claim", "least"), LIMIT_OVERLOAD("limit.overload", "from", "to"),
     NOTE_MISSING("note.missing"),
     YEAR_UNREAD("year.unread", "typed"),
     ROUND_SHAPE("round.shape", "eccentricity", "highSpot", "oval", "threeLobed", "residual"),

@@ -13,6 +13,9 @@ import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
+import tallledger.core.gauge.Figure;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.reading.TypedNumber;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
@@ -115,7 +118,17 @@ public record PanelCheck(Optional<BigDecimal> plate) implements Recording<PanelC
                 ? Optional.of(Severity.STOP_USE)
                 : Optional.empty();
         Outcome outcome = !bad.isEmpty() ? Outcome.FAILED : undecided(found) ? Outcome.UNDECIDED : Outcome.PROVEN;
-        return new StepJudgement(outcome, Optional.empty(), Stream.of(bad, open, good).flatMap(List::stream).toList(), worse);
+        return new StepJudgement(outcome, Optional.empty(), Stream.of(bad, open, good).flatMap(List::stream).toList(), worse)
+                .with(found.overload.map(set -> setting(set, found.motor.orElseThrow(), rules)).stream().toList());
+    }
+
+    /** The overload's setting between its two shares of the motor's current. */
+    private static Figure setting(BigDecimal set, BigDecimal motor, Rules rules) {
+        Limit limit = new Limit(motor.multiply(rules.share(Rule.OVERLOAD)), motor.multiply(rules.share(Rule.OVERLOAD, 1)), Unit.AMPERES,
+                Reason.of(MeasuringReason.LIMIT_OVERLOAD, rules.figures(Rule.OVERLOAD).get(0), rules.figures(Rule.OVERLOAD).get(1)));
+        boolean within = set.compareTo(limit.lower()) >= 0 && set.compareTo(limit.upper()) <= 0;
+        return Figure.alone(Quantity.of(set, Unit.AMPERES)).named(Figure.Name.SETTING)
+                .against(limit, within ? Verdict.WITHIN : Verdict.OUTSIDE);
     }
 
     /** A diagram that is not there is said and leaves nothing undecided; what nobody saw does. */

@@ -1,15 +1,20 @@
 package tallledger.core.measuring;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
-import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.FieldUnit;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
+import tallledger.core.gauge.Figure;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * Counted against what is claimed.
@@ -44,8 +49,13 @@ public record PieceCount(Optional<Integer> claimed) implements Recording<Integer
 
     @Override
     public StepJudgement judge(Integer count, Rules rules) {
-        return claimed.map(c -> StepJudgement.of(count >= c ? Outcome.PROVEN : Outcome.FAILED,
-                Reason.of(MeasuringReason.COUNT_AGAINST, count, c)))
-                .orElse(StepJudgement.read(Reason.of(MeasuringReason.COUNT_ONLY, count)));
+        Quantity counted = Quantity.of(BigDecimal.valueOf(count), Unit.NUMBER);
+        return claimed.map(c -> {
+            BigDecimal least = BigDecimal.valueOf(c);
+            Limit limit = Limit.atLeast(least, Unit.NUMBER, Reason.of(MeasuringReason.LIMIT_CLAIM, Quantity.of(least, Unit.NUMBER)));
+            Verdict verdict = count >= c ? Verdict.WITHIN : Verdict.OUTSIDE;
+            return StepJudgement.of(Figure.alone(counted).against(limit, verdict),
+                    List.of(Reason.of(MeasuringReason.COUNT_AGAINST, count, c)));
+        }).orElse(StepJudgement.read(Figure.alone(counted), Reason.of(MeasuringReason.COUNT_ONLY, count)));
     }
 }

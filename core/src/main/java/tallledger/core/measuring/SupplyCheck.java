@@ -98,6 +98,6 @@ public record SupplyCheck(SupplyPlate plate) implements Recording<SupplyReading>
                 .toList());
         because.add(Reason.of(MeasuringReason.SUPPLY_ELECTRICIAN));
         Optional<Severity> worse = worst == SupplyReading.Weight.STOPS ? Optional.of(Severity.STOP_USE) : Optional.empty();
-        return new StepJudgement(outcome, Optional.empty(), because, worse);
+        return new StepJudgement(outcome, Optional.empty(), because, worse).with(reading.figures(plate, rules));
     }
 }

@@ -21,9 +21,14 @@ import tallledger.core.evidence.RecordField;
 import tallledger.core.evidence.Severity;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
+import tallledger.core.gauge.Figure;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
+import tallledger.core.unit.Quantity;
+import tallledger.core.unit.Unit;
 
 /**
  * A cycle watched: the log lined up with its script. A hazard that happened makes it a stop-use finding.
@@ -162,11 +167,11 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
     public StepJudgement judge(Watched watched, Rules rules) {
         CycleResult result = watched.result(rules);
         if (result.isRight()) {
-            return StepJudgement.of(Outcome.PROVEN, Reason.of(MeasuringReason.CYCLE_RIGHT, result.lines().size()));
+            return StepJudgement.of(Outcome.PROVEN, Reason.of(MeasuringReason.CYCLE_RIGHT, result.lines().size())).with(times(result));
         }
         if (result.breaksOff() && !result.isHazard()) {
             String next = result.wrong().get(0).event();
-            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.CYCLE_BREAKS_OFF, named(next)));
+            return StepJudgement.of(Outcome.UNDECIDED, Reason.of(MeasuringReason.CYCLE_BREAKS_OFF, named(next))).with(times(result));
         }
         List<Reason> because = new ArrayList<>();
         if (result.isHazard()) {
@@ -180,8 +185,26 @@ public record WatchedCycle(String script) implements Recording<WatchedCycle.Watc
             because.add(Reason.of(MeasuringReason.CYCLE_RUNS_DOWN));
         }
         return new StepJudgement(Outcome.FAILED, Optional.empty(), because, result.isHazard() ? Optional.of(Severity.STOP_USE)
-                : Optional.empty());
+                : Optional.empty()).with(times(result));
     }
+
+    /** When each event that has a window came after the one before it, s. */
+    private static List<Figure> times(CycleResult result) {
+        return result.lines().stream().filter(line -> TIMED.contains(line.verdict()))
+                .flatMap(line -> line.window().flatMap(window -> line.took().map(took -> time(took, window, line.verdict()))).stream())
+                .toList();
+    }
+
+    private static Figure time(BigDecimal took, CycleScript.Window window, CycleResult.Verdict verdict) {
+        Reason whose = Reason.each(MeasuringReason.CYCLE_WHOSE, window.whose());
+        Limit limit = window.isOpen() ? Limit.atLeast(window.least(), Unit.SECONDS, whose)
+                : new Limit(window.least(), window.most(), Unit.SECONDS, whose);
+        return Figure.alone(Quantity.of(took, Unit.SECONDS)).named(Figure.Name.EVENT)
+                .against(limit, verdict == CycleResult.Verdict.RIGHT ? Verdict.WITHIN : Verdict.OUTSIDE);
+    }
+
+    private static final Set<CycleResult.Verdict> TIMED =
+            Set.of(CycleResult.Verdict.RIGHT, CycleResult.Verdict.EARLY, CycleResult.Verdict.LATE);
 
     private static final String PASS = "pass";
     private static final String STOPS = "stops";

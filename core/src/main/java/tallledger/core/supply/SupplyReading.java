@@ -6,6 +6,9 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.gauge.Figure;
+import tallledger.core.gauge.Limit;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rule;
@@ -73,6 +76,42 @@ public record SupplyReading(List<BigDecimal> volts, Optional<BigDecimal> hertz, 
         size(plate, rules).ifPresent(points::add);
         points.sort(java.util.Comparator.comparing(SupplyPoint::weight));
         return points;
+    }
+
+    /**
+     * The mean voltage, how far three lie apart, the frequency: each with its limit where the plate was read. A dual plate has none until
+     * it is known how the machine is connected.
+     */
+    public List<Figure> figures(SupplyPlate plate, Rules rules) {
+        List<Figure> figures = new ArrayList<>();
+        Figure volt = Figure.alone(Quantity.of(mean(), Unit.VOLTS)).named(Figure.Name.VOLTAGE);
+        figures.add(plate.volts().filter(v -> !v.isDual() || connected != Connected.NOT_KNOWN)
+                .map(v -> v.ways().get(connected == Connected.HIGHER ? v.ways().size() - 1 : 0))
+                .map(way -> held(volt, about(way.low(), way.high(), Rule.VOLTAGE_TOLERANCE, Unit.VOLTS, rules,
+                        Reason.of(SupplyReason.LIMIT_VOLTAGE, rules.number(Rule.VOLTAGE_TOLERANCE), plate.volts().get().typed()))))
+                .orElse(volt));
+        if (volts.size() == 3) {
+            figures.add(held(Figure.alone(Quantity.of(unbalance(), Unit.PERCENT)).named(Figure.Name.UNBALANCE),
+                    new Limit(BigDecimal.ZERO, rules.number(Rule.UNBALANCE_DERATE), Unit.PERCENT,
+                            Reason.of(SupplyReason.LIMIT_UNBALANCE))));
+        }
+        hertz.ifPresent(there -> {
+            Figure figure = Figure.alone(Quantity.of(there, Unit.HERTZ)).named(Figure.Name.FREQUENCY);
+            figures.add(plate.hertz().map(wanted -> held(figure, about(wanted, wanted, Rule.FREQUENCY_TOLERANCE, Unit.HERTZ, rules,
+                    Reason.of(SupplyReason.LIMIT_HERTZ, rules.number(Rule.FREQUENCY_TOLERANCE), wanted)))).orElse(figure));
+        });
+        return figures;
+    }
+
+    private static Limit about(BigDecimal low, BigDecimal high, Rule tolerance, Unit unit, Rules rules, Reason source) {
+        BigDecimal share = rules.share(tolerance);
+        return new Limit(low.subtract(low.multiply(share)), high.add(high.multiply(share)), unit, source);
+    }
+
+    private static Figure held(Figure figure, Limit limit) {
+        BigDecimal value = figure.measured().value();
+        boolean within = value.compareTo(limit.lower()) >= 0 && value.compareTo(limit.upper()) <= 0;
+        return figure.against(limit, within ? Verdict.WITHIN : Verdict.OUTSIDE);
     }
 
     private SupplyPoint phases(SupplyPlate plate) {

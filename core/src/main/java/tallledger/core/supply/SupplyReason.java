@@ -6,6 +6,7 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum SupplyReason implements ReasonCode {
+    LIMIT_VOLTAGE("limit.voltage", "percent", "plate"), LIMIT_UNBALANCE("limit.unbalance"), LIMIT_HERTZ("limit.hertz", "percent", "plate"),
     SUPPLY_HERTZ_OFF("supply.hertz-off", "there", "wanted", "share"),
     SUPPLY_HERTZ_RIGHT("supply.hertz-right", "there", "wanted", "share"),
     SUPPLY_PHASES("supply.phases", "phases"),

@@ -14,9 +14,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.evidence.StepJudgement;
 import tallledger.core.evidence.Values;
+import tallledger.core.gauge.Verdict;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.unit.LengthUnit;
+import tallledger.core.unit.Unit;
 
 /** The panel against the motor's plate, and speeds by command about a change-over. */
 class PanelAndTrialsTest {
@@ -40,6 +42,13 @@ class PanelAndTrialsTest {
         assertThat(judged.outcome()).isEqualTo(outcome);
         assertThat(judged.because()).anySatisfy(r -> assertThat(r.code()).isEqualTo(code));
         assertThat(judged.worse()).isEmpty();
+        assertThat(judged.figures()).singleElement().satisfies(f -> {
+            assertThat(f.measured().value()).isEqualByComparingTo(set.replace(" A", ""));
+            assertThat(f.unit()).isEqualTo(Unit.AMPERES);
+            assertThat(f.against().orElseThrow().verdict() == Verdict.WITHIN).isEqualTo(outcome == Outcome.PROVEN);
+            assertThat(f.against().orElseThrow().limits().most()).isEqualByComparingTo("4.6");
+        });
+        assertThat(judged.figure()).as("not what the panel is opened for").isEmpty();
     }
 
     @ParameterizedTest

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Component;
+import tallledger.core.gauge.Figure;
 import tallledger.core.gauge.GradedLimit;
 import tallledger.core.gauge.Limit;
 import tallledger.core.gauge.Limits;
@@ -85,13 +86,16 @@ class Tables {
 
     /** What was measured, in the unit of the machine, as figures that a sheet goes on reckoning with. */
     private Stream<String> figure(StepResult r, LengthUnit machine) {
-        return r.judgement().figure().map(f -> {
-            Unit unit = f.unit().shownIn(machine, f.measured().value().abs().max(BigDecimal.valueOf(f.measured().expanded())));
-            return Stream.of(in(unit, f.unit(), f.measured().value()), in(unit, f.unit(), BigDecimal.valueOf(f.measured().expanded())),
-                    unit.symbol(), f.per().map(p -> words.in(machine, p.over().value(), p.over().unit())).orElse(""),
-                    f.against().map(a -> limit(a.limits(), unit)).orElse(""),
-                    f.against().map(a -> words.say(InUnit.of(a.limits().source(), machine))).orElse(""));
-        }).orElseGet(() -> Stream.generate(() -> "").limit(6));
+        // Of a record without a result, such as a supply, the first of what was seen.
+        return r.judgement().figure()
+                .or(() -> r.judgement().figures().stream().filter(f -> f.name() != Figure.Name.AT_MOST).findFirst()).map(f -> {
+                    Unit unit = f.unit().shownIn(machine, f.measured().value().abs().max(BigDecimal.valueOf(f.measured().expanded())));
+                    return Stream.of(in(unit, f.unit(), f.measured().value()),
+                            f.measured().expanded() == 0 ? "" : in(unit, f.unit(), BigDecimal.valueOf(f.measured().expanded())),
+                            unit.symbol(), f.per().map(p -> words.in(machine, p.over().value(), p.over().unit())).orElse(""),
+                            f.against().map(a -> limit(a.limits(), unit)).orElse(""),
+                            f.against().map(a -> words.say(InUnit.of(a.limits().source(), machine))).orElse(""));
+                }).orElseGet(() -> Stream.generate(() -> "").limit(6));
     }
 
     private static String in(Unit shown, Unit canonical, BigDecimal value) {

@@ -30,6 +30,8 @@ class TablesTest {
                 .anySatisfy(r -> assertThat(r).matches(".*: travel,.*,\\d+,1\\.15\\d*,mm,,from [\\d.  ]+,at least [\\d.]+ mm"))
                 .anySatisfy(r -> assertThat(r).matches(".*,0\\.\\d+,0\\.\\d+,mm,\\d+ mm,0\\.\\d+,.*"))
                 .anySatisfy(r -> assertThat(r).matches(".*,[\\d.]+,[\\d.]+,thou,(?:[\\d.]+ in)?,[\\d.]+,.*"))
+                .anySatisfy(r -> assertThat(r).as("nobody said how well it was measured")
+                        .matches(".*Supply at the machine,.*,\\d+\\.?\\d*,,V,,.*"))
                 .anySatisfy(r -> assertThat(r).matches(".*Serial number and year.*,proven,,,,,,,,"));
     }
 }
