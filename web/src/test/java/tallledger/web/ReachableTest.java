@@ -56,6 +56,13 @@ class ReachableTest {
         }).id();
     }
 
+    /** A survey begun with what is usual, where it is asked what the machine has. */
+    private static String begun() {
+        Http http = new Http(App.demo());
+        return http.post("/start", http.form("/start", "/start"), "family", "LATHE", "unit", "MM", "saidBy", "SELLER", "role", "buyer",
+                "name", "Begun", "author", "Q").headers().firstValue("Location").orElseThrow().replaceFirst("https?://[^/]*", "");
+    }
+
     static Stream<String> views() {
         long ready = Scenes.readySurvey(App.demo());
         return Stream.of("/", "/start", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/3/run", "/surveys/" + ready + "/run",
@@ -70,7 +77,8 @@ class ReachableTest {
                 "/surveys/3/run?step=supply", "/surveys/23/run?step=0-1", "/surveys/" + ready + "/run?step=guard",
                 "/surveys/" + ready + "/run?step=own-cycle.1", "/surveys/" + ready + "/run?step=trip-repeat.carriage",
                 "/surveys/3/entries?strike=4", "/surveys/3/entries?kind=KIT&at=9999",
-                "/surveys/20/run?step=nose-round", "/surveys/3/verdict", "/surveys/3/verdict/findings", "/surveys/3/verdict/claims",
+                "/surveys/20/run?step=nose-round", begun() + "?step=castings", "/surveys/3/verdict?walk", "/surveys/3/verdict",
+                "/surveys/3/verdict/findings", "/surveys/3/verdict/claims",
                 "/surveys/3/verdict/statement",
                 "/surveys/3/verdict/money", "/surveys/3/verdict/record", "/surveys/3/verdict/print", "/surveys/3/drawings",
                 "/machines/bring", "/surveys/3/table", "/machines/1/table", "/works/" + work(), "/nowhere");

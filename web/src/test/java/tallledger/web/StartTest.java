@@ -275,6 +275,14 @@ class StartTest {
         assertThat(ticked(Jsoup.parse(stale.body()))).as("what was ticked is still there").hasSize(1);
         assertThat(ticked(Jsoup.parse(http.get(other + "/run?step=travel.carriage").body()))).contains(Map.entry("feature", "STEADY"));
         assertThat(answer(http, other, old, "", usual).statusCode()).isEqualTo(422);
+        // Somebody described the machine meanwhile: the answer is not dropped without a word.
+        String third = begun(http, "Described meanwhile");
+        Map<String, String> before = http.form(third + "/run?step=castings", third + "/equipment");
+        String machine = "/machines/" + machineOf(http, "Described meanwhile") + "/fitout";
+        assertThat(http.post(machine, http.form(machine, machine), "author", "P").statusCode()).isEqualTo(302);
+        HttpResponse<String> late = answer(http, third, before, "Q", List.of(Map.entry("feature", "LAMP")));
+        assertThat(late.statusCode()).isEqualTo(422);
+        assertThat(late.body()).contains("was described meanwhile");
     }
 
     /** Feeds go on the feed plate; those that make none are kept as words, to the last figure. */
