@@ -49,6 +49,9 @@ class FaultsController {
     public record RepairShown(int entry, String author, String what, String how) {
     }
 
+    /** A chance under half a per cent would be said as nought. */
+    private static final double LEAST_PERCENT = 0.5;
+
     private final SurveyLibrary library;
     private final Words words;
     private final SurveyWriter entries;
@@ -131,7 +134,8 @@ class FaultsController {
         model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(FaultView::system).distinct()
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
         model.addAttribute("hunt", plan.ended(survey.folded()).orElse(null));
-        model.addAttribute("noFault", plan.imagined(survey.folded()).stream().mapToObj(p -> p * 100).findFirst().orElse(null));
+        model.addAttribute("noFault", plan.imagined(survey.folded()).stream().mapToObj(p -> p * 100).filter(p -> p >= LEAST_PERCENT)
+                .findFirst().orElse(null));
         model.addAttribute("heard", survey.folded().counting().stream().filter(r -> !r.record().symptoms().isEmpty()).count());
         model.addAttribute("mechanisms", mechanisms(survey).stream().map(MachinePart.Mechanism::new)
                 .map(part -> new Choice(written(part), named(part, survey))).toList());

@@ -69,7 +69,8 @@ class SpeedsController {
         model.addAttribute("plan", plan);
         model.addAttribute("suspects", SuspectView.of(folded, plan, survey.core().house().checks()));
         model.addAttribute("hunt", plan.ended(folded).orElse(null));
-        model.addAttribute("noFault", plan.imagined(folded).stream().mapToObj(p -> Math.round(p * 100)).findFirst().orElse(null));
+        model.addAttribute("noFault",
+                plan.imagined(folded).stream().mapToObj(p -> Math.round(p * 100)).filter(p -> p > 0).findFirst().orElse(null));
         model.addAttribute("tellsMost", plan.blame().flatMap(Blame::tellsMost).map(Blame.Telling::route).orElse(null));
         model.addAttribute("newest", isNewest(survey));
         model.addAttribute("ratios", ratios(survey));
