@@ -283,6 +283,13 @@ class StartTest {
         HttpResponse<String> late = answer(http, third, before, "Q", List.of(Map.entry("feature", "LAMP")));
         assertThat(late.statusCode()).isEqualTo(422);
         assertThat(late.body()).contains("was described meanwhile");
+        // Forged: an axis and a feature that are none, a name far too long.
+        String fourth = begun(http, "Forged");
+        Map<String, String> forged = http.form(fourth + "/run?step=castings", fourth + "/equipment");
+        assertThat(answer(http, fourth, forged, "Q".repeat(500), List.of(Map.entry("there", "carriage"))).statusCode()).isEqualTo(422);
+        assertThat(answer(http, fourth, forged, "Q", List.of(Map.entry("there", "x"), Map.entry("axis.x", "FEED"),
+                Map.entry("feature", "WINGS"))).statusCode()).isEqualTo(302);
+        assertThat(steps(http, fourth)).noneMatch(s -> s.startsWith("travel.")).doesNotContain("lamp");
     }
 
     /** Feeds go on the feed plate; those that make none are kept as words, to the last figure. */

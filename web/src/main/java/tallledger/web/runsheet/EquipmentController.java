@@ -13,6 +13,7 @@ import org.springframework.web.util.UriUtils;
 import tallledger.core.ledger.LedgerReason;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
 import tallledger.web.library.StoredSurvey;
@@ -22,6 +23,7 @@ import tallledger.web.machine.EquipmentQuestion;
 import tallledger.web.store.Books;
 import tallledger.web.store.StaleFormException;
 import tallledger.web.store.Submission;
+import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
 /** The answer to {@link EquipmentQuestion}: the machine is described so, and the survey judges by that. */
@@ -73,6 +75,12 @@ class EquipmentController {
             StoredSurvey now = library.survey(id);
             typed.refuse("form", Reason.of(WebReason.SURVEY_MOVED_ON, moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
             return again(now, typed, new Submission(submission.key(), now.head()), 409, model, response);
+        } catch (WriteRefusedException not) {
+            typed.refuse("form", not.reason());
+            return again(survey, typed, submission, 503, model, response);
+        } catch (Refused not) {
+            typed.refuse("equipment", not.reason());
+            return again(survey, typed, submission, 422, model, response);
         }
     }
 
