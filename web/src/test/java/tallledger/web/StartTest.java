@@ -13,6 +13,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import tallledger.core.family.Family;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.store.Books;
@@ -290,6 +291,30 @@ class StartTest {
         assertThat(answer(http, fourth, forged, "Q", List.of(Map.entry("there", "x"), Map.entry("axis.x", "FEED"),
                 Map.entry("feature", "WINGS"))).statusCode()).isEqualTo(302);
         assertThat(steps(http, fourth)).noneMatch(s -> s.startsWith("travel.")).doesNotContain("lamp");
+    }
+
+    /** Of every family: as usual nothing is written; with all that one could have it is described so, or said what cannot be together. */
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void everyFamilyIsAskedWhatItHas(Family family) {
+        Http http = new Http(APP);
+        String at = http.post("/start", form(http), "family", family.name(), "name", "Any " + family, "author", "Q", "unit", "INCH",
+                "said", "speeds 60 to 500 rpm").headers().firstValue("Location").orElseThrow().replaceFirst("/run$", "")
+                .replaceFirst(".*(?=/surveys)", "");
+        Document asked = Jsoup.parse(http.get(at + "/run?step=castings").body());
+        Map<String, String> form = http.form(at + "/run?step=castings", at + "/equipment");
+        assertThat(asked.select(".equipment-question legend").eachText()).doesNotContain("").doesNotHaveDuplicates().hasSizeGreaterThan(1);
+        assertThat(answer(http, at, form, "Q", ticked(asked)).statusCode()).isEqualTo(302);
+        assertThat(entries(http, at)).isEqualTo(1);
+        List<Map.Entry<String, String>> all = asked.select(".equipment-question input[type=checkbox]").stream()
+                .map(box -> Map.entry(box.attr("name"), box.attr("value"))).toList();
+        HttpResponse<String> answered = answer(http, at, form, "Q", all);
+        if (answered.statusCode() == 422) {
+            assertThat(Jsoup.parse(answered.body()).select(".equipment-question [id^=wrong-]").text()).contains("cannot both be there");
+        } else {
+            assertThat(answered.statusCode()).isEqualTo(302);
+            assertThat(entries(http, at)).isEqualTo(2);
+        }
     }
 
     /** Feeds go on the feed plate; those that make none are kept as words, to the last figure. */
