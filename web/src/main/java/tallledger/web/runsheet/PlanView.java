@@ -102,7 +102,8 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
     }
 
     private static String worth(StoredSurvey survey, Words words, double worth) {
-        return worth < 0.5 ? "" : ", " + words.say("plan.worth", money(survey, words, worth));
+        boolean named = survey.core().stakes().filter(s -> !s.currency().isEmpty()).isPresent();
+        return worth < 0.5 ? "" : ", " + words.say(named ? "plan.worth" : "plan.worth-own", money(survey, words, worth));
     }
 
     private static String money(StoredSurvey survey, Words words, double amount) {

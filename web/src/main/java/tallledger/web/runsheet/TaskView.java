@@ -106,7 +106,8 @@ public record TaskView(String key, Phase phase, String name, String task, String
     private static String worth(Survey survey, Step step, Words words) {
         String currency = survey.stakes().map(Stakes::currency).orElse("");
         return Money.worth(survey, step).filter(u -> u.worth() >= LEAST)
-                .map(u -> words.say("page.worth", words.money(u.worth(), currency), Math.round(100 * u.chance()),
+                .map(u -> words.say(currency.isEmpty() ? "page.worth-own" : "page.worth", words.money(u.worth(), currency),
+                        Math.round(100 * u.chance()),
                         words.money(u.cost(), currency)))
                 .orElse("");
     }
