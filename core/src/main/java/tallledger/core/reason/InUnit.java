@@ -63,6 +63,7 @@ public final class InUnit {
     private static BigDecimal reckoned(BigDecimal value, Unit unit) {
         return plain(switch (unit) {
             case MICROMETRES -> value.setScale(1, RoundingMode.HALF_UP);
+            case MILLIMETRES -> value.round(FOUR).setScale(4, RoundingMode.HALF_UP);
             case THOU -> value.round(THREE).setScale(3, RoundingMode.HALF_UP);
             default -> value.round(FOUR);
         });

@@ -48,7 +48,7 @@ class InUnitTest {
     @ParameterizedTest
     @CsvSource({"0.1622777, µm, 0.2, µm, 0.006, thou", "0.01103333, mm/m, 0.01103, mm/m, 0.1324, thou per 12 in",
             "27.9412, µm, 27.9, µm, 1.1, thou", "123.4567, µm, 123.5, µm, 4.86, thou", "304.8, mm, 304.8, mm, 12, in",
-            "1234.5678, mm, 1235, mm, 48.61, in", "0.0000001, mm, 0, mm, 0, thou"})
+            "1234.5678, mm, 1235, mm, 48.61, in", "0.0000001, mm, 0, mm, 0, thou", "0.002138, mm, 0.0021, mm, 0.084, thou"})
     void whatIsReckonedIsRoundedInTheUnitItIsShownIn(double value, String unit, String metric, String its, String inch, String their) {
         Quantity reckoned = Quantity.reckoned(value, named(unit));
         assertThat(InUnit.of(reckoned, LengthUnit.MM).arguments().stream().map(InUnitTest::plain)).containsExactly(metric, its);

@@ -57,6 +57,12 @@ public record GaugeChoice(String id, String name) {
             // Nobody's roughness gauge shows thousandths of a microinch: to one digit.
             return words.in(unit, Unit.ROUGHNESS.to(Unit.MICROINCHES, digit).round(new MathContext(1)), Unit.MICROINCHES);
         }
+        if (kind.unit() == Unit.MILLIMETRES && unit == LengthUnit.INCH) {
+            // 0.001 mm is about 0.04 thou; 0.0005 in is 0.5 thou and stays so.
+            BigDecimal thou = Unit.MILLIMETRES.to(Unit.THOU, digit);
+            BigDecimal two = thou.round(new MathContext(2));
+            return words.in(unit, two.compareTo(thou.round(new MathContext(5))) == 0 ? two : thou.round(new MathContext(1)), Unit.THOU);
+        }
         return words.in(unit, digit, kind.unit() == Unit.CELSIUS ? Unit.KELVIN : kind.unit());
     }
 

@@ -3,6 +3,7 @@ package tallledger.web.runsheet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -11,17 +12,20 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import tallledger.core.evidence.InputKind;
 import tallledger.core.evidence.RecordField;
 import tallledger.core.family.Family;
 import tallledger.core.family.Step;
+import tallledger.core.house.House;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.measuring.AskBack;
 import tallledger.core.reason.Refused;
+import tallledger.core.rules.Rule;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepLedger;
@@ -60,6 +64,16 @@ class InchFormsTest {
         long survey = surveyBooks.open(library.machine(machineBooks.add(description, "Q. Tester", Submission.fresh(0))), "Q. Tester",
                 "buyer", Scope.WHOLE, Submission.fresh(0));
         return library.survey(survey).core();
+    }
+
+    /** The usual indicator shows a thousandth of a millimetre: about 0.04 thou, and nobody’s dial has 0.0394. */
+    @Test
+    void aMetricGaugeIsSaidToTheDigitItShows() {
+        House house = House.shipped(List.of());
+        assertThat(GaugeChoice.of(Rule.INDICATOR, house, house.rules(), LengthUnit.INCH, LocalDate.EPOCH, words)).first()
+                .satisfies(usual -> assertThat(usual.name().replace('\u00a0', ' ')).endsWith(", 0.04 thou"));
+        assertThat(GaugeChoice.of(Rule.INDICATOR, house, house.rules(), LengthUnit.MM, LocalDate.EPOCH, words)).first()
+                .satisfies(usual -> assertThat(usual.name().replace('\u00a0', ' ')).endsWith(", 0.001 mm"));
     }
 
     @ParameterizedTest
