@@ -263,6 +263,7 @@ class AccuracyScreensTest {
         page.click("text=Read the file");
         page.waitForSelector("text=Read from the file; nothing is recorded yet.");
         assertThat(page.inputValue("#f-spacing")).isEqualTo("0.005 mm");
+        assertThat(page.isVisible("#f-trace")).as("what is in it is in sight").isTrue();
         assertThat(page.inputValue("#remark")).isEqualTo("across the lay");
         page.click("button[value=good]");
         page.waitForSelector(".done");

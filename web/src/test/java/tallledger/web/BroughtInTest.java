@@ -155,6 +155,7 @@ class BroughtInTest {
         for (String kind : new String[] {"txt", "json"}) {
             String taken = http.get("/machines/" + machine + "/description." + kind).body();
             page.navigate(app.url("/machines/new"));
+            page.click(".starts summary");
             page.click(".starts a:has-text('a file')");
             page.setInputFiles("#file", file("m." + kind, taken.replace("Aldwark 410", "Brought " + kind)));
             page.fill("#author", "Q. Tester");

@@ -6,6 +6,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -108,6 +110,15 @@ class EntriesPagesTest {
     }
 
     /** What was typed stands in the order it was asked for, with the unit of its record; a log by how much it holds. */
+    /** Twenty-four readings say less than their picture, which stands beside their beginning; a short row has none. */
+    @Test
+    void aLongRowOfReadingsIsDrawn() {
+        Document page = Jsoup.parse(HTTP.get("/surveys/21/entries").body());
+        assertThat(page.select("tr:has(.beside-figures svg)").eachAttr("id")).containsExactly("entry-30");
+        assertThat(page.select("#entry-30 summary").text()).isEqualTo("All of it, 24 figures");
+        assertThat(page.select("#entry-29 svg")).isEmpty();
+    }
+
     @Test
     void aStepsLineSaysItsFiguresWithTheirUnits() {
         String page = HTTP.get("/surveys/3/entries").body();

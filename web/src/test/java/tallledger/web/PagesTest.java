@@ -110,6 +110,14 @@ class PagesTest {
     }
 
     /** Nothing the demo wrote is set aside: a stray would hide whatever went wrong in reading it. */
+    /** Where a fault was heard twice that there is none is no chance worth a word; nor is nought per cent of anything. */
+    @Test
+    void aChanceOfNoughtIsNotSaid() {
+        Http http = new Http(App.demo());
+        assertThat(http.get("/surveys/18/faults").body()).contains("Suspects in the spindle drive").doesNotContain("no fault at all");
+        assertThat(http.get("/surveys/18/speeds").body()).contains("The search is over").doesNotContain("no fault behind");
+    }
+
     @Test
     void everyEntryOfTheDemoIsRead() {
         List<StoredSurvey> surveys = app.bean(Books.class).all().stream().filter(book -> book.getKind() == BookKind.SURVEY)

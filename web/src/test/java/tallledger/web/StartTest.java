@@ -266,10 +266,17 @@ class StartTest {
         http.post(at + "/pass", pass, "reason", "no rule at hand", "author", "Q");
         assertThat(entries(http, at)).isEqualTo(2);
         assertThat(Jsoup.parse(http.get(at + "/run?step=travel.cross-slide").body()).select(".equipment-question")).isEmpty();
+        // How long there is, is asked until it is answered: all day is an answer.
+        Map<String, String> plan = http.form(at + "/run?step=serial", at + "/plan");
+        assertThat(http.get(at + "/run?step=serial").body()).contains("How long have you?");
+        http.post(at + "/plan", plan, "minutes", "", "school", "EVERY_SPEED", "author", "Q");
+        assertThat(http.get(at + "/run?step=serial").body()).doesNotContain("How long have you?").contains("Minutes and plan: every speed");
         // An older page: somebody wrote meanwhile.
         String other = begun(http, "Meanwhile");
         Map<String, String> old = http.form(other + "/run?step=castings", other + "/equipment");
         http.post(other + "/pass", http.form(other + "/run?step=castings", other + "/pass"), "reason", "dark", "author", "P");
+        assertThat(Jsoup.parse(http.get(other + "/run?step=serial").body()).select(".equipment-question")).as("standing is begun")
+                .isEmpty();
         HttpResponse<String> stale = answer(http, other, old, "Q", List.of(Map.entry("feature", "LAMP")));
         assertThat(stale.statusCode()).isEqualTo(409);
         assertThat(stale.body()).contains("Somebody wrote in this survey");
