@@ -116,6 +116,7 @@ class PagesTest {
         Http http = new Http(App.demo());
         assertThat(http.get("/surveys/18/faults").body()).contains("Suspects in the spindle drive").doesNotContain("no fault at all");
         assertThat(http.get("/surveys/18/speeds").body()).contains("The search is over").doesNotContain("no fault behind");
+        assertThat(http.get("/surveys/10/verdict/statement").body()).contains("Sliding ranges swept: none of 2.");
     }
 
     @Test

@@ -221,7 +221,7 @@ class StartTest {
         Http http = new Http(APP);
         String at = begun(http, "Equipped");
         assertThat(Jsoup.parse(http.get(at + "/run?step=desk-claims").body()).select(".equipment-question")).isEmpty();
-        assertThat(Jsoup.parse(http.get(at + "/run?step=0").body()).select(".equipment-question")).isEmpty();
+        assertThat(Jsoup.parse(http.get(at + "/run?step=0-0").body()).select(".equipment-question")).isEmpty();
         List<Map.Entry<String, String>> usual = ticked(Jsoup.parse(http.get(at + "/run?step=castings").body()));
         assertThat(usual).contains(Map.entry("there", "carriage"), Map.entry("axis.carriage", "TRIP"), Map.entry("feature", "LEAD_SCREW"))
                 .doesNotContain(Map.entry("feature", "GAP"));
@@ -287,7 +287,9 @@ class StartTest {
         String third = begun(http, "Described meanwhile");
         Map<String, String> before = http.form(third + "/run?step=castings", third + "/equipment");
         String machine = "/machines/" + machineOf(http, "Described meanwhile") + "/fitout";
+        assertThat(Jsoup.parse(http.get(third + "/run?step=0-0").body()).select(".lever-question")).hasSize(1);
         assertThat(http.post(machine, http.form(machine, machine), "author", "P").statusCode()).isEqualTo(302);
+        assertThat(Jsoup.parse(http.get(third + "/run?step=0-0").body()).select(".lever-question")).as("of an older description").isEmpty();
         HttpResponse<String> late = answer(http, third, before, "Q", List.of(Map.entry("feature", "LAMP")));
         assertThat(late.statusCode()).isEqualTo(422);
         assertThat(late.body()).contains("was described meanwhile");
