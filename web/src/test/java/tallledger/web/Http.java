@@ -11,9 +11,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import javax.net.ssl.SSLContext;
 
 /** A plain client that posts forms as a browser would, so that stale and repeated posts can be made on purpose. */
 public final class Http {
@@ -24,15 +26,25 @@ public final class Http {
     public static final List<String> VERDICT = List.of("/verdict", "/verdict/findings", "/verdict/claims", "/verdict/statement",
             "/verdict/money", "/verdict/record");
 
-    private final App app;
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final UnaryOperator<String> address;
+    private final HttpClient client;
 
     public Http(App app) {
-        this.app = app;
+        this(app::url, HttpClient.newBuilder());
+    }
+
+    private Http(UnaryOperator<String> address, HttpClient.Builder client) {
+        this.address = address;
+        this.client = client.cookieHandler(new CookieManager()).build();
+    }
+
+    /** Another device, that believes who is shown to it. */
+    public static Http over(String base, SSLContext believing) {
+        return new Http(path -> base + path, HttpClient.newBuilder().sslContext(believing));
     }
 
     public HttpResponse<String> get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(app.url(path))).GET().build());
+        return send(HttpRequest.newBuilder(URI.create(address.apply(path))).GET().build());
     }
 
     /** All that the verdict of a survey says, part after part. */
@@ -73,7 +85,7 @@ public final class Http {
         for (int i = 0; i < more.length; i += 2) {
             all.put(more[i], more[i + 1]);
         }
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app.url(path)))
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address.apply(path)))
                 .header("Content-Type",
                         "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body(all.entrySet())));
@@ -87,7 +99,7 @@ public final class Http {
 
     /** With fields that may stand there more than once, as boxes that are ticked do. */
     public HttpResponse<String> post(String path, List<Map.Entry<String, String>> fields) {
-        return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "application/x-www-form-urlencoded")
+        return send(HttpRequest.newBuilder(URI.create(address.apply(path))).header("Content-Type", "application/x-www-form-urlencoded")
                 .POST(HttpRequest.BodyPublishers.ofString(body(fields))).build());
     }
 
@@ -122,7 +134,7 @@ public final class Http {
                         new java.io.ByteArrayInputStream(end))));
         HttpRequest.BodyPublisher body = HttpRequest.BodyPublishers.fromPublisher(HttpRequest.BodyPublishers.ofInputStream(() -> whole),
                 start.length + size + end.length);
-        return send(HttpRequest.newBuilder(URI.create(app.url(path))).header("Content-Type", "multipart/form-data; boundary=edge")
+        return send(HttpRequest.newBuilder(URI.create(address.apply(path))).header("Content-Type", "multipart/form-data; boundary=edge")
                 .POST(body).build());
     }
 

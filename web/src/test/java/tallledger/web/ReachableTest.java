@@ -68,7 +68,8 @@ class ReachableTest {
         return Stream.of("/", "/start", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/3/run", "/surveys/" + ready + "/run",
                 "/surveys/" + ready + "/run?step=check-BRAKE",
                 "/surveys/3/speeds", "/surveys/3/faults", "/surveys/10/speeds", "/machines/11/drive", "/house?rule=LATHE_NOSE",
-                "/house/steps?step=lock", "/house/checks?row=3", "/house/gauges?gauge=new", "/house/keys", "/house/backup", "/check",
+                "/house/steps?step=lock", "/house/checks?row=3", "/house/gauges?gauge=new", "/house/keys", "/house/sharing",
+                "/house/backup", "/check",
                 "/surveys/3/handover", "/surveys/27/handover", "/surveys/27/run", "/surveys/3/paper/type", "/machines/1/away",
                 "/beside?s=20&s=21", "/surveys/18/run?step=milled-roughness", "/surveys/3/movement", "/surveys/20/accuracy",
                 "/machines/12/chart", "/surveys/5/cut?kind=DRILLING&material=STEEL&diameter=40&feed=0.3", "/surveys/20/run?step=table-flat",
@@ -102,6 +103,12 @@ class ReachableTest {
         page.setViewportSize(WIDE, 800);
         assertThat(violations(page, TAGS)).as(view + " at " + WIDE).isEmpty();
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** What axe finds on a page that another test has open, whatever its width. */
+    static List<String> found(Page page) {
+        page.evaluate(AXE);
+        return violations(page, TAGS);
     }
 
     /** Told what it need not list, which its own caller for Java does whatever it is told. */

@@ -1,7 +1,9 @@
 package tallledger.core.house;
 
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -88,6 +90,35 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
         return newestFirst(HouseChange.Kind.KEY, "");
     }
 
+    /** A device with the entry that let it in, and the one that ended that, if one did. */
+    public record Paired(Device device, Entry in, Optional<Entry> out) {
+
+        public boolean isIn(Instant now) {
+            return out.isEmpty() && !device.isOver(now);
+        }
+    }
+
+    /** All that were ever let in, the newest first. */
+    public List<Paired> devices() {
+        Map<String, Paired> devices = new LinkedHashMap<>();
+        for (Change change : changes) {
+            if (change.what() instanceof HouseChange.DevicePaired paired) {
+                devices.putIfAbsent(paired.device().id(), new Paired(paired.device(), change.entry(), Optional.empty()));
+            } else if (change.what() instanceof HouseChange.DeviceOut out) {
+                devices.computeIfPresent(out.id(),
+                        (id, d) -> new Paired(d.device(), d.in(), d.out().or(() -> Optional.of(change.entry()))));
+            }
+        }
+        List<Paired> newest = new ArrayList<>(devices.values());
+        Collections.reverse(newest);
+        return newest;
+    }
+
+    /** Who was not let in, the newest first. */
+    public List<Change> refusals() {
+        return newestFirst(HouseChange.Kind.DEVICE_REFUSED, "");
+    }
+
     public List<Change> historyOfGauge(String id) {
         List<Change> some = new ArrayList<>(newestFirst(HouseChange.Kind.GAUGE, id));
         some.addAll(newestFirst(HouseChange.Kind.GAUGE_OUT, id));
@@ -103,7 +134,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
     private List<Change> newestFirst(HouseChange.Kind kind, String of) {
         List<Change> some = new ArrayList<>(changes.stream().filter(c -> c.entry().kind().equals(kind.name())
                 && c.entry().step().equals(of)).toList());
-        java.util.Collections.reverse(some);
+        Collections.reverse(some);
         return some;
     }
 
@@ -144,7 +175,7 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
                 HouseChange change = HouseChange.from(entry);
                 change.accept(this);
                 changes.add(new Change(entry, change));
-                if (!entry.kind().equals(HouseChange.Kind.KEY.name())) {
+                if (HouseChange.Kind.valueOf(entry.kind()).makesVersion()) {
                     versions.put(entry.sequence(), new House(entry.sequence(), entry.hash(), rules, checks, repairs,
                             List.copyOf(gauges.values())));
                 }
@@ -215,6 +246,25 @@ public record HouseBook(House first, TreeMap<Integer, House> versions, List<Chan
 
         @Override
         public Void key(HouseChange.KeyMade change) {
+            return null;
+        }
+
+        @Override
+        public Void device(HouseChange.DevicePaired change) {
+            return null;
+        }
+
+        /** One that was never let in cannot go. */
+        @Override
+        public Void device(HouseChange.DeviceOut change) {
+            if (changes.stream().noneMatch(c -> c.what() instanceof HouseChange.DevicePaired p && p.device().id().equals(change.id()))) {
+                throw Refused.because(HouseReason.DEVICE_GONE);
+            }
+            return null;
+        }
+
+        @Override
+        public Void device(HouseChange.PairingRefused change) {
             return null;
         }
     }

@@ -44,10 +44,23 @@ public sealed interface HouseChange {
         T gauge(GaugeOut change);
 
         T key(KeyMade change);
+
+        T device(DevicePaired change);
+
+        T device(DeviceOut change);
+
+        T device(PairingRefused change);
     }
 
     /** Kinds of entry in the house's book. */
-    enum Kind { ISSUED, RULE, STEP_TIME, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY }
+    enum Kind {
+        ISSUED, RULE, STEP_TIME, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY, DEVICE, DEVICE_OUT, DEVICE_REFUSED;
+
+        /** Whether surveys are judged otherwise after it: who may come in and what is sealed with changes no figure. */
+        boolean makesVersion() {
+            return ordinal() < KEY.ordinal();
+        }
+    }
 
     <T> T accept(ChangeVisitor<T> visitor);
 
@@ -308,6 +321,65 @@ public sealed interface HouseChange {
         }
     }
 
+    /** A device was let in. */
+    record DevicePaired(Device device) implements HouseChange {
+
+        @Override
+        public <T> T accept(ChangeVisitor<T> visitor) {
+            return visitor.device(this);
+        }
+
+        @Override
+        public Draft draft(Authorship by) {
+            return Draft.of(by, Kind.DEVICE.name(), device.id(), device.toPayload());
+        }
+    }
+
+    /** A device is let in no more, before its time. What was written with it stands. */
+    record DeviceOut(String id, String name) implements HouseChange {
+
+        static DeviceOut from(Payload p) {
+            return new DeviceOut(p.text("id"), p.text("name"));
+        }
+
+        @Override
+        public <T> T accept(ChangeVisitor<T> visitor) {
+            return visitor.device(this);
+        }
+
+        @Override
+        public Draft draft(Authorship by) {
+            return Draft.of(by, Kind.DEVICE_OUT.name(), id, Map.of("id", id, "name", name));
+        }
+    }
+
+    /**
+     * Somebody was not let in.
+     *
+     * @param from  the address they came from
+     * @param why   what was wrong with their code
+     * @param tries how many this entry stands for: past some a day, those that follow are counted and not written one by one
+     */
+    record PairingRefused(String from, Wrong why, int tries) implements HouseChange {
+
+        /** What was wrong with a code. */
+        public enum Wrong { UNKNOWN, USED, OLD }
+
+        static PairingRefused from(Payload p) {
+            return new PairingRefused(p.text("from"), Wrong.valueOf(p.text("why")), p.whole("tries"));
+        }
+
+        @Override
+        public <T> T accept(ChangeVisitor<T> visitor) {
+            return visitor.device(this);
+        }
+
+        @Override
+        public Draft draft(Authorship by) {
+            return Draft.of(by, Kind.DEVICE_REFUSED.name(), "", Map.of("from", from, "why", why.name(), "tries", tries));
+        }
+    }
+
     /** @throws RuntimeException where it cannot be read */
     static HouseChange from(Entry entry) {
         Payload p = entry.payload();
@@ -321,6 +393,9 @@ public sealed interface HouseChange {
             case GAUGE -> GaugeListed.from(p);
             case GAUGE_OUT -> GaugeOut.from(p);
             case KEY -> KeyMade.from(p);
+            case DEVICE -> new DevicePaired(Device.from(p));
+            case DEVICE_OUT -> DeviceOut.from(p);
+            case DEVICE_REFUSED -> PairingRefused.from(p);
         };
     }
 

@@ -6,6 +6,8 @@ import tallledger.core.reason.Sentence;
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 public enum HouseReason implements ReasonCode {
     CHECK_ROW_GONE("check.row-gone"),
+    DEVICE_GONE("device.gone"),
+    DEVICE_NAME("device.name"),
     GAUGE_DUE("gauge.due", "typed"),
     GAUGE_GONE("gauge.gone"),
     GAUGE_NAME("gauge.name"),

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import tallledger.core.blame.Check;
+import tallledger.core.ledger.Author;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
@@ -110,6 +112,47 @@ class HouseBookTest {
         assertThat(book.strays()).containsOnlyKeys(2);
         assertThat(book.at(2).version()).isEqualTo(1);
         assertThat(book.newest().checks()).containsExactly(OIL);
+    }
+
+    private static Device device(String id, Instant until) {
+        return new Device(id, " Phone of R. Ashdown ", Author.parse("R. Ashdown, inspector"), Optional.of(7L), true, until, "a".repeat(64));
+    }
+
+    /** Who was let in stands in the book, and changes nothing that is judged by. */
+    @Test
+    void devicesAreLetInAndPutOut() {
+        Instant until = Instant.parse("2026-05-09T20:00:00Z");
+        write(HouseChange.Issued.now(List.of(OIL)));
+        write(new HouseChange.DevicePaired(device("d1", until)));
+        write(new HouseChange.DevicePaired(device("d2", until)));
+        write(new HouseChange.PairingRefused("192.168.1.40", HouseChange.PairingRefused.Wrong.OLD, 3));
+        write(new HouseChange.DeviceOut("d1", "Phone of R. Ashdown"));
+        write(new HouseChange.DeviceOut("d1", "Phone of R. Ashdown"));
+        HouseBook book = book();
+        assertThat(book.strays()).isEmpty();
+        assertThat(book.newest().version()).as("the figures are those of entry 1").isEqualTo(1);
+        assertThat(book.devices()).extracting(p -> p.device().id()).as("the newest first").containsExactly("d2", "d1");
+        HouseBook.Paired second = book.devices().get(0);
+        assertThat(second.device()).isEqualTo(device("d2", until));
+        assertThat(second.device().name()).isEqualTo("Phone of R. Ashdown");
+        assertThat(second.isIn(until.minusMillis(1))).isTrue();
+        assertThat(second.isIn(until)).as("its time is over").isFalse();
+        assertThat(book.devices().get(1).isIn(until.minusSeconds(60))).isFalse();
+        assertThat(book.devices().get(1).out().orElseThrow().sequence()).as("put out once").isEqualTo(5);
+        assertThat(book.refusals()).extracting(HouseBook.Change::what)
+                .containsExactly(new HouseChange.PairingRefused("192.168.1.40", HouseChange.PairingRefused.Wrong.OLD, 3));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"DEVICE_OUT, id, nobody", "DEVICE, until, tomorrow", "DEVICE, author, ''", "DEVICE, proof, 12", "DEVICE, survey, x",
+            "DEVICE, name, ' '", "DEVICE_REFUSED, why, BORED"})
+    void aDeviceThatCannotBeReadLetsNobodyIn(String kind, String field, String bent) {
+        Map<String, Object> payload = new HashMap<>(device("d1", Instant.parse("2026-05-09T20:00:00Z")).toPayload());
+        payload.putAll(Map.of("from", "here", "why", "OLD", "tries", 1));
+        payload.put(field, bent);
+        write(Draft.of(Authorship.of(Instant.parse("2026-05-09T08:00:00Z"), "Q"), kind, "d1", payload));
+        assertThat(book().strays()).containsOnlyKeys(1);
+        assertThat(book().devices()).isEmpty();
     }
 
     @Test

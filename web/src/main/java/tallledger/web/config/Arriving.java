@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.concurrent.Semaphore;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.WebUtils;
+import tallledger.web.connections.Connections;
 
 /**
  * What is sent here, looked at before any of it is read: from a page of this application and of no other, no larger than what it is for,
@@ -24,8 +25,6 @@ import org.springframework.web.util.WebUtils;
  */
 final class Arriving extends OncePerRequestFilter {
 
-    /** Under which the page that answers is told why. */
-    static final String WHY = "tallledger.sorry";
     /** Largest bodies, bytes: a form, a photograph or a table with its form, an archive to be checked. */
     static final long A_FORM = 1_048_576;
     static final long A_FILE = 16L * 1024 * 1024;
@@ -53,7 +52,12 @@ final class Arriving extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         if (READING.contains(request.getMethod())) {
-            chain.doFilter(request, response);
+            Optional<Refusal> notShown = ofDevice(request);
+            if (notShown.isPresent()) {
+                answer(notShown.get(), request, response);
+            } else {
+                chain.doFilter(request, response);
+            }
             return;
         }
         Optional<Refusal> refused = refused(request);
@@ -81,7 +85,7 @@ final class Arriving extends OncePerRequestFilter {
             throws ServletException, IOException {
         response.setStatus(because.status);
         response.setHeader("Connection", "close");
-        request.setAttribute(WHY, because.code);
+        request.setAttribute(Connections.WHY, because.code);
         request.getRequestDispatcher("/sorry/unread").forward(new Unread(request), response);
         response.flushBuffer();
     }
@@ -130,6 +134,9 @@ final class Arriving extends OncePerRequestFilter {
     private static Optional<Refusal> refused(HttpServletRequest request) {
         long length = request.getContentLengthLong();
         boolean hasFiles = String.valueOf(request.getContentType()).toLowerCase(Locale.ROOT).startsWith("multipart/");
+        if (ofDevice(request).isPresent()) {
+            return ofDevice(request);
+        }
         if (isElsewheres(request)) {
             return Optional.of(new Refusal(HttpServletResponse.SC_FORBIDDEN, "sorry.elsewhere"));
         }
@@ -144,6 +151,12 @@ final class Arriving extends OncePerRequestFilter {
         return hasFiles && WebUtils.getCookie(request, "XSRF-TOKEN") == null
                 ? Optional.of(new Refusal(HttpServletResponse.SC_FORBIDDEN, "sorry.form-expired"))
                 : Optional.empty();
+    }
+
+    /** What a device asks for beyond what it was let in for (sharing.DeviceGate). */
+    private static Optional<Refusal> ofDevice(HttpServletRequest request) {
+        return Optional.ofNullable((String) request.getAttribute(Connections.WHY))
+                .map(code -> new Refusal(HttpServletResponse.SC_FORBIDDEN, code));
     }
 
     /** Sent by a page of another address, be it another port of this machine. */

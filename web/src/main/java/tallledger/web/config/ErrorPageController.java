@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import tallledger.core.reason.Refused;
+import tallledger.web.connections.Connections;
 import tallledger.web.store.StaleFormException;
 import tallledger.web.store.Store;
 import tallledger.web.store.UnknownBookException;
@@ -49,7 +50,7 @@ class ErrorPageController implements ErrorController {
 
     /** What was refused before it was read. */
     @RequestMapping("/sorry/unread")
-    String refusedUnread(@RequestAttribute(name = Arriving.WHY, required = false) String code, Model model) {
+    String refusedUnread(@RequestAttribute(name = Connections.WHY, required = false) String code, Model model) {
         return sorry(model, code == null ? "sorry.bad-request" : code);
     }
 

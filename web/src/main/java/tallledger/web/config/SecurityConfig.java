@@ -14,6 +14,9 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.firewall.StrictHttpFirewall;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import tallledger.web.connections.Connections;
+import tallledger.web.sharing.DeviceGate;
+import tallledger.web.sharing.Sharing;
 
 /** CSRF on, no inline script, nothing from elsewhere. The CSRF token lives in a cookie, so that a half-typed form outlives a restart. */
 @Configuration
@@ -23,11 +26,13 @@ class SecurityConfig {
             "img-src 'self'", "font-src 'self'", "connect-src 'self'", "form-action 'self'", "base-uri 'none'",
             "frame-ancestors 'none'");
 
+    private static final Set<String> ITSELF = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
+
     /** Answers only to this machine's own names, so that no page elsewhere can reach it under a name of its own. */
     @Bean
-    StrictHttpFirewall ownNamesOnly() {
+    StrictHttpFirewall ownNamesOnly(Sharing sharing) {
         StrictHttpFirewall firewall = new StrictHttpFirewall();
-        firewall.setAllowedHostnames(Set.of("localhost", "127.0.0.1", "[::1]", "::1")::contains);
+        firewall.setAllowedHostnames(host -> ITSELF.contains(host) || sharing.isOurs(host));
         return firewall;
     }
 
@@ -47,13 +52,16 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, @Value("${tallledger.patience-ms}") long patience) throws Exception {
+    SecurityFilterChain chain(HttpSecurity http, DeviceGate devices, @Value("${tallledger.patience-ms}") long patience) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .addFilterBefore(new Arriving(patience), CsrfFilter.class)
+                .addFilterBefore(devices.stillIn(), CsrfFilter.class)
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
                 .headers(headers -> headers
+                        // A browser that was told once to come encrypted would not find this computer's own port any more.
+                        .httpStrictTransportSecurity(hsts -> hsts.disable())
                         .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .exceptionHandling(handling -> handling.accessDeniedHandler((request, response, denied) -> {

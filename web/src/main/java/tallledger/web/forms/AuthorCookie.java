@@ -16,12 +16,18 @@ import tallledger.web.store.Submission;
 @Component
 public class AuthorCookie {
 
+    /** Under which a request carries its author, where that is not for the form to say: a device's that was let in. */
+    public static final String GIVEN = "tallledger.author";
     private static final String NAME = "writer";
     private static final String RECORDED = "recorded";
     private static final int A_DAY = 24 * 3600;
     private static final int A_YEAR = 365 * 24 * 3600;
 
     public Optional<String> known(HttpServletRequest request) {
+        return Optional.ofNullable((String) request.getAttribute(GIVEN)).or(() -> remembered(request));
+    }
+
+    private static Optional<String> remembered(HttpServletRequest request) {
         return Arrays.stream(Optional.ofNullable(request.getCookies()).orElse(new Cookie[0]))
                 .filter(cookie -> cookie.getName().equals(NAME)).map(Cookie::getValue)
                 .flatMap(value -> decoded(value).stream()).findFirst();
@@ -38,16 +44,21 @@ public class AuthorCookie {
 
     /** Also names the form that is recorded now, so that the page drops what it kept of it. */
     public void remember(HttpServletResponse response, String author, Submission recorded) {
-        Cookie form = new Cookie(RECORDED, recorded.key());
-        form.setPath("/");
-        form.setMaxAge(A_DAY);
-        form.setAttribute("SameSite", "Strict");
-        response.addCookie(form);
+        recorded(response, recorded);
         Cookie cookie = new Cookie(NAME, URLEncoder.encode(author.strip(), StandardCharsets.UTF_8));
         cookie.setPath("/");
         cookie.setHttpOnly(true);
         cookie.setMaxAge(A_YEAR);
         cookie.setAttribute("SameSite", "Strict");
         response.addCookie(cookie);
+    }
+
+    /** Names the form that is done, so that the page drops what it kept of it. */
+    public void recorded(HttpServletResponse response, Submission recorded) {
+        Cookie form = new Cookie(RECORDED, recorded.key());
+        form.setPath("/");
+        form.setMaxAge(A_DAY);
+        form.setAttribute("SameSite", "Strict");
+        response.addCookie(form);
     }
 }

@@ -37,7 +37,7 @@ public class HouseWords implements HouseChange.ChangeVisitor<String> {
         String named = switch (HouseChange.Kind.valueOf(change.entry().kind())) {
             case RULE -> words.say("rule." + of) + " ";
             case STEP_TIME -> words.say("step." + of, words.say("step-about.axis"), words.say("step-about.way")) + " ";
-            case ISSUED, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY -> "";
+            case ISSUED, CHECKS, CHECK, REPAIR, GAUGE, GAUGE_OUT, KEY, DEVICE, DEVICE_OUT, DEVICE_REFUSED -> "";
         };
         return named + of(change.what());
     }
@@ -99,6 +99,24 @@ public class HouseWords implements HouseChange.ChangeVisitor<String> {
     @Override
     public String key(HouseChange.KeyMade change) {
         return words.say("house.key", fingerprint(change).words());
+    }
+
+    @Override
+    public String device(HouseChange.DevicePaired change) {
+        return words.say(change.device().writes() ? "house.device-writes" : "house.device-reads", change.device().name(),
+                change.device().author().written(),
+                change.device().survey().map(s -> words.say("house.device-survey", String.valueOf(s)))
+                        .orElseGet(() -> words.say("house.device-all")));
+    }
+
+    @Override
+    public String device(HouseChange.DeviceOut change) {
+        return words.say("house.device-out", change.name());
+    }
+
+    @Override
+    public String device(HouseChange.PairingRefused change) {
+        return words.say("house.device-refused", words.of(change.why()), change.from(), change.tries() - 1);
     }
 
     /** What a key is known by. */

@@ -2,13 +2,9 @@ package tallledger.web.keys;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.KeyFactory;
 import java.security.KeyPair;
@@ -21,6 +17,7 @@ import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import tallledger.core.reason.Reason;
+import tallledger.web.store.OwnerOnlyFile;
 import tallledger.web.store.WriteRefusedException;
 import tallledger.web.words.WebReason;
 
@@ -59,26 +56,9 @@ public class SealKey {
         }
         try {
             KeyPair pair = KeyPairGenerator.getInstance(ED25519).generateKeyPair();
-            Path fresh = file.resolveSibling(FILE + ".new");
-            Files.deleteIfExists(fresh);
-            Path folder = file.toAbsolutePath().getParent();
-            boolean posix = Files.getFileStore(folder).supportsFileAttributeView("posix");
-            if (posix) {
-                Files.createFile(fresh, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-            }
             Base64.Encoder text = Base64.getEncoder();
-            Files.writeString(fresh, text.encodeToString(pair.getPrivate().getEncoded()) + "\n"
-                    + text.encodeToString(pair.getPublic().getEncoded()) + "\n", StandardCharsets.US_ASCII);
-            try (FileChannel channel = FileChannel.open(fresh, StandardOpenOption.WRITE)) {
-                channel.force(true);
-            }
-            Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE);
-            if (posix) {
-                // Its name too has to be on the disk: a survey closed with a key that a power cut takes away cannot be sealed any more.
-                try (FileChannel names = FileChannel.open(folder, StandardOpenOption.READ)) {
-                    names.force(true);
-                }
-            }
+            OwnerOnlyFile.write(file, (text.encodeToString(pair.getPrivate().getEncoded()) + "\n"
+                    + text.encodeToString(pair.getPublic().getEncoded()) + "\n").getBytes(StandardCharsets.US_ASCII));
             return pair;
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -2,6 +2,7 @@ package tallledger.web.words;
 
 import java.util.List;
 import tallledger.core.drive.SpeedTable;
+import tallledger.core.house.HouseChange.PairingRefused;
 import tallledger.core.reason.ReasonCode;
 import tallledger.core.reason.Sentence;
 
@@ -39,6 +40,15 @@ public enum WebReason implements ReasonCode {
     PAPER_MARK_UNKNOWN("paper.mark-unknown", "typed"),
     PAPER_VISIT_MISSING("paper.visit-missing"),
     PAPER_EMPTY("paper.empty"),
+    SHARING_AUTHOR("sharing.author"),
+    SHARING_CODE(List.of(PairingRefused.Wrong.values()), "sharing.code"),
+    SHARING_CODE_NONE("sharing.code-none"),
+    SHARING_DEVICE("sharing.device"),
+    SHARING_FILE("sharing.file", "file"),
+    SHARING_NAME("sharing.name"),
+    SHARING_OFF("sharing.off"),
+    SHARING_PORT("sharing.port", "port"),
+    SHARING_WAITS("sharing.waits", "seconds"),
     STORE_CLOSED("store.closed", "author", "entry"),
     SEAL_KEY_BROKEN("seal.key-broken", "file"),
     HANDED_UNREADABLE("handed.unreadable"),

@@ -1,4 +1,4 @@
-package tallledger.web.config;
+package tallledger.web.connections;
 
 import jakarta.servlet.ServletException;
 import jakarta.servlet.ServletRequest;
@@ -20,35 +20,58 @@ import org.apache.coyote.http11.Http11NioProtocol;
  */
 public class Connections extends Http11NioProtocol {
 
+    /** Under which the page that answers is told why something was refused before it was read. */
+    public static final String WHY = "tallledger.sorry";
     private static final long LOOKED_AT_EVERY = 100;
     private static final long TAKEN_WITHIN = 120_000;
     private static final Map<BodyReading, Boolean> READINGS = new ConcurrentHashMap<>();
 
     private ScheduledExecutorService watch;
 
-    /** A request that is being read. */
-    static final class BodyReading {
+    /** A request that is being read or answered. */
+    public static final class BodyReading {
 
         private final int port;
         private final int ours;
-        private final long until;
+        private final String whose;
+        private final long began = System.nanoTime();
+        /** Since it began, ns. */
+        private volatile long within;
 
-        private BodyReading(ServletRequest request, long until) {
+        private BodyReading(ServletRequest request, String whose, long within) {
             this.port = request.getRemotePort();
             this.ours = request.getLocalPort();
-            this.until = until;
+            this.whose = whose;
+            this.within = within;
         }
 
-        void ends() {
+        public void ends() {
             READINGS.remove(this);
+        }
+
+        private boolean isLate(long now) {
+            return now - began >= within;
         }
     }
 
     /** @param patience ms */
-    static BodyReading reading(ServletRequest request, long patience) {
-        BodyReading reading = new BodyReading(request, System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patience));
+    public static BodyReading reading(ServletRequest request, long patience) {
+        return kept(new BodyReading(request, "", TimeUnit.MILLISECONDS.toNanos(patience)));
+    }
+
+    /** A request of somebody who may have to go before it is answered. */
+    public static BodyReading of(ServletRequest request, String whose) {
+        return kept(new BodyReading(request, whose, Long.MAX_VALUE));
+    }
+
+    private static BodyReading kept(BodyReading reading) {
         READINGS.put(reading, true);
         return reading;
+    }
+
+    /** Cuts whatever somebody is sending or being sent. */
+    public static void cut(String whose) {
+        READINGS.keySet().stream().filter(r -> r.whose.equals(whose)).forEach(r -> r.within = 0);
     }
 
     @Override
@@ -71,11 +94,11 @@ public class Connections extends Http11NioProtocol {
     }
 
     /** Gives each request the means to end its connection at once. */
-    static final class ConnectionEnds extends ValveBase {
+    public static final class ConnectionEnds extends ValveBase {
 
         private static final String END = "tallledger.end";
 
-        ConnectionEnds() {
+        public ConnectionEnds() {
             super(true);
         }
 
@@ -86,7 +109,7 @@ public class Connections extends Http11NioProtocol {
         }
 
         /** Whatever is still to come over its connection is not read; what was answered has been sent. */
-        static void end(ServletRequest request) {
+        public static void end(ServletRequest request) {
             ((Runnable) request.getAttribute(END)).run();
         }
     }
@@ -95,7 +118,7 @@ public class Connections extends Http11NioProtocol {
         long now = System.nanoTime();
         // A browser that asks where to put a download takes none of it meanwhile; a request that arrives has no such reason.
         getEndpoint().getConnections().forEach(c -> c.setWriteTimeout(TAKEN_WITHIN));
-        READINGS.keySet().stream().filter(r -> r.ours == getLocalPort() && r.until <= now).forEach(late -> {
+        READINGS.keySet().stream().filter(r -> r.ours == getLocalPort() && r.isLate(now)).forEach(late -> {
             getEndpoint().getConnections().stream().filter(c -> c.getRemotePort() == late.port).forEach(c -> c.close());
             READINGS.remove(late);
         });
