@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -14,6 +15,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tallledger.core.reason.Reason;
 import tallledger.web.words.WebReason;
 import tallledger.web.works.BackgroundJobs;
@@ -103,6 +105,24 @@ class ReachableTest {
         page.setViewportSize(WIDE, 800);
         assertThat(violations(page, TAGS)).as(view + " at " + WIDE).isEmpty();
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** Drawings follow the page onto a dark ground; the colours themselves are held by LooksTest. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/surveys/3/speeds", "/surveys/10/cycles", "/surveys/3/movement", "/surveys/20/run?step=nose-round", "/start"})
+    void isReadableInTheDark(String view) {
+        Page page = BROWSER.page();
+        page.setViewportSize(WIDE, 800);
+        page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+        try {
+            page.navigate(App.demo().url(view));
+            page.evaluate("rows => document.querySelectorAll(rows).forEach(row => row.remove())", ROWS_ALIKE);
+            page.evaluate(AXE);
+            assertThat(page.evaluate("() => getComputedStyle(document.body).color")).isEqualTo("rgb(236, 232, 220)");
+            assertThat(violations(page, List.of("color-contrast"))).as(view + " in the dark").isEmpty();
+        } finally {
+            page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.NO_PREFERENCE));
+        }
     }
 
     /** What axe finds on a page that another test has open, whatever its width. */
