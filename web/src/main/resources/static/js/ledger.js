@@ -6,6 +6,7 @@ import { watchInstrument } from "./instrument.js";
 import { jobPage } from "./job.js";
 import { watchPage } from "./page-keys.js";
 import { watchPaperLines } from "./paper-lines.js";
+import { watchOthers } from "./live.js";
 import { photoForm } from "./photo.js";
 import { plateForm } from "./plate-grid.js";
 import { watchFields } from "./record-fields.js";
@@ -30,6 +31,7 @@ document.addEventListener("alpine:init", () => {
 watchPage();
 watchFields();
 watchInstrument();
+watchOthers();
 watchPaperLines();
 watchTable();
 watchWeighing();

@@ -69,7 +69,8 @@ class ReachableTest {
         long ready = Scenes.readySurvey(App.demo());
         return Stream.of("/", "/start", "/machines/1", "/machines/new", "/machines/1/edit", "/surveys/3/run", "/surveys/" + ready + "/run",
                 "/surveys/" + ready + "/run?step=check-BRAKE",
-                "/surveys/3/speeds", "/surveys/3/faults", "/surveys/10/speeds", "/machines/11/drive", "/house?rule=LATHE_NOSE",
+                "/surveys/3/speeds", "/surveys/3/board", "/surveys/3/faults", "/surveys/10/speeds", "/machines/11/drive",
+                "/house?rule=LATHE_NOSE",
                 "/house/steps?step=lock", "/house/checks?row=3", "/house/gauges?gauge=new", "/house/keys", "/house/sharing",
                 "/house/backup", "/check",
                 "/surveys/3/handover", "/surveys/27/handover", "/surveys/27/run", "/surveys/3/paper/type", "/machines/1/away",

@@ -40,6 +40,7 @@ import tallledger.web.housebook.Houses;
 import tallledger.web.library.MachineBooks;
 import tallledger.web.library.SurveyBooks;
 import tallledger.web.library.SurveyLibrary;
+import tallledger.web.live.Watchers;
 import tallledger.web.store.Submission;
 
 /** Others in the network: who was let in gets what it was let in for, everybody else a page that asks for a code. */
@@ -297,6 +298,33 @@ class SharingTest {
             assertThat(answer).as("cut, without an answer").isEqualTo(-1);
         }
         assertThat(app.bean(SurveyLibrary.class).survey(survey).head()).isEqualTo(before);
+    }
+
+    /** What it listens at ends as well. */
+    @Test
+    void whoeverIsPutOutHearsNoMore() throws Exception {
+        Http phone = stranger();
+        HttpResponse<String> in = pair(phone, code("scope", "survey"), "Phone 5");
+        String secret = in.headers().allValues("Set-Cookie").stream().filter(c -> c.startsWith("device=")).findFirst().orElseThrow()
+                .split(";")[0];
+        URI at = URI.create(base);
+        try (Socket line = believing.getSocketFactory().createSocket("localhost", at.getPort())) {
+            line.setSoTimeout(10_000);
+            line.getOutputStream().write(("GET /surveys/" + survey + "/live?step=serial HTTP/1.1\r\nHost: localhost:" + at.getPort()
+                    + "\r\nCookie: " + secret + "\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
+            assertThat(new String(line.getInputStream().readNBytes(15), StandardCharsets.US_ASCII)).isEqualTo("HTTP/1.1 200 \r\n");
+            putOut("Phone 5");
+            try {
+                line.getInputStream().readAllBytes();
+            } catch (javax.net.ssl.SSLException | java.net.SocketException cut) {
+                assertThat(cut).isNotInstanceOf(java.net.SocketTimeoutException.class);
+            }
+        }
+        String id = paired("Phone 5").device().id();
+        for (int i = 0; i < 100 && app.bean(Watchers.class).others(survey, "nobody").stream().anyMatch(w -> w.whose().equals(id)); i++) {
+            Thread.sleep(100);
+        }
+        assertThat(app.bean(Watchers.class).others(survey, "nobody")).noneMatch(w -> w.whose().equals(id));
     }
 
     /** A page elsewhere cannot reach it under a name of its own, nor the unencrypted port under ours. */

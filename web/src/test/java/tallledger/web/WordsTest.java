@@ -58,7 +58,7 @@ class WordsTest {
     /** Words of data: their keys are a family's, a script's or a constant's, and other tests of this class go through them. */
     private static final List<String> OF_DATA = List.of("step.", "system.", "event.", "script.", "field.", "need.", "kit.", "rule.",
             "rule-group.", "figure-of.", "do.", "mark.", "start.",
-            "movement.", "marked.", "word.", "walk.", "hint.", "report.", "gauge-field.", "priced-by.", "repair-about.");
+            "movement.", "marked.", "look.", "word.", "walk.", "hint.", "report.", "gauge-field.", "priced-by.", "repair-about.");
 
     private static Properties words() throws IOException {
         Properties words = new Properties();

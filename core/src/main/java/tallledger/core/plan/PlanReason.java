@@ -5,6 +5,9 @@ import tallledger.core.reason.Sentence;
 
 /** Why, as this package says it: each with the names of what stands in its sentence. */
 enum PlanReason implements ReasonCode {
+    NEXT_BESIDE("next.beside"),
+    NEXT_BESIDE_NONE("next.beside-none"),
+    NEXT_BESIDE_TURNS("next.beside-turns", "why"),
     NEXT_LATER("next.later"),
     NEXT_NONE("next.none"),
     NEXT_PLAN("next.plan"),

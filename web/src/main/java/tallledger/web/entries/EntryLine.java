@@ -70,7 +70,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         return FIGURE.matcher(says).results().count();
     }
 
-    static List<EntryLine> of(StoredSurvey survey, List<Entry> entries, Words words) {
+    public static List<EntryLine> of(StoredSurvey survey, List<Entry> entries, Words words) {
         Map<Integer, Entry> struck = survey.core().struck();
         Map<Integer, Reason> strays = survey.strays();
         Map<Integer, String> otherwise = judgedOtherwise(survey, words);

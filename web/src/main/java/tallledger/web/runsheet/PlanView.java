@@ -56,7 +56,7 @@ public record PlanView(School school, Optional<BigDecimal> minutesLeft, BigDecim
     public record Coming(String key, String name, String proves) {
     }
 
-    static PlanView of(StoredSurvey survey, SheetPlan plan, Words words) {
+    public static PlanView of(StoredSurvey survey, SheetPlan plan, Words words) {
         RunPlan runs = plan.spindle().plan();
         List<Reason> summary = new ArrayList<>();
         if (survey.steps().scope() == Scope.WHOLE) {

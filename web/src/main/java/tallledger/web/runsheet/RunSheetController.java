@@ -22,6 +22,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.survey.Task;
 import tallledger.core.survey.TaskResult;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
@@ -30,6 +31,8 @@ import tallledger.web.library.StoredMachine;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyBooks;
 import tallledger.web.library.SurveyLibrary;
+import tallledger.web.live.Watchers;
+import tallledger.web.live.Whose;
 import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 
@@ -44,9 +47,11 @@ class RunSheetController {
     private final Clock clock;
     private final SheetPage page;
     private final SheetWriter sheet;
+    private final Watchers watchers;
 
     RunSheetController(SurveyLibrary library, SurveyBooks surveyBooks, Houses houses, AuthorCookie writer, Clock clock, SheetPage page,
-            SheetWriter sheet) {
+            SheetWriter sheet, Watchers watchers) {
+        this.watchers = watchers;
         this.library = library;
         this.surveyBooks = surveyBooks;
         this.houses = houses;
@@ -78,7 +83,9 @@ class RunSheetController {
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         seen.ifPresent(s -> typed.set(EquipmentController.SEEN, s));
-        return page.show(survey, step, done, typed, Submission.fresh(survey.head()), model);
+        String whose = Whose.of(request, writer, "").id();
+        List<Task> others = watchers.others(id, whose).stream().flatMap(w -> survey.core().task(w.step()).stream()).toList();
+        return page.show(survey, step, done, typed, Submission.fresh(survey.head()), others, model);
     }
 
     @PostMapping("/surveys/{id}/run")

@@ -24,6 +24,7 @@ import tallledger.core.family.Traits;
 import tallledger.core.house.House;
 import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.plan.Beside;
 import tallledger.core.plan.SecondRuns;
 import tallledger.core.plan.SheetPlan;
 import tallledger.core.reading.Method;
@@ -75,24 +76,32 @@ public class SheetPage {
     /** @param done entry that was recorded just now */
     public String show(StoredSurvey survey, Optional<String> asked, Optional<Integer> done, FormInput typed, Submission submission,
             Model model) {
+        return show(survey, asked, done, typed, submission, List.of(), model);
+    }
+
+    /** @param others what others are at */
+    String show(StoredSurvey survey, Optional<String> asked, Optional<Integer> done, FormInput typed, Submission submission,
+            List<Task> others, Model model) {
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
-        model.addAttribute("view", view(survey, asked, done, typed));
+        model.addAttribute("view", view(survey, asked, done, typed, others));
         return "runsheet/sheet";
     }
 
-    private RunSheetView view(StoredSurvey survey, Optional<String> asked, Optional<Integer> done, FormInput typed) {
+    private RunSheetView view(StoredSurvey survey, Optional<String> asked, Optional<Integer> done, FormInput typed,
+            List<Task> others) {
         SheetPlan plan = plans.sheet(survey);
         Optional<Task> wanted = asked.flatMap(survey.core()::task);
-        Optional<Task> open = wanted.or(plan::next);
+        Beside beside = Beside.of(survey.core(), plan, others);
+        Optional<Task> open = wanted.or(beside::next);
         String key = open.map(Task::key).orElse("");
         RunSheetView.StopUse stopUse = stopUse(survey.core());
         OpenTask itself = open.map(task -> task(survey, task, typed)).orElseGet(() -> finished(survey, plan));
         Optional<Reason> gate = open.flatMap(task -> refusal(survey.core(), task));
         OpenTask task = gate.<OpenTask>map(because -> new OpenTask.RefusedTask(itself, because, stopUse.named())).orElse(itself);
         MountedForm.remember(survey.steps(), typed);
-        return new RunSheetView(key, wanted.isPresent() ? Optional.empty() : Optional.ofNullable(plan.why()), task,
+        return new RunSheetView(key, wanted.isPresent() ? Optional.empty() : Optional.ofNullable(beside.why()), task,
                 open.map(t -> instruments.fields(survey, t)).orElse(Set.of()),
                 Optional.of(start(survey)).filter(start -> isStartDue(survey, open, gate, typed)), stopUse, done(survey, done),
                 new RunSheetView.Spine(PhaseView.of(survey, key, words), survey.folded().coverage().counts()),

@@ -62,7 +62,7 @@ public class DeviceGate extends OncePerRequestFilter {
     }
 
     /** The device that asks; empty for this computer itself. */
-    static Optional<Device> asking(HttpServletRequest request) {
+    public static Optional<Device> asking(HttpServletRequest request) {
         return Optional.ofNullable((Device) request.getAttribute(DEVICE));
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -55,6 +56,7 @@ public class Books {
     private static final int MOST_ENTRIES = 60_000;
 
     private final List<Consumer<Long>> grown = new CopyOnWriteArrayList<>();
+    private final List<BiConsumer<Long, Entry>> appended = new CopyOnWriteArrayList<>();
     private final BoundedCache<Long, Known> known = new BoundedCache<>(MOST_ENTRIES, book -> book.entries.size());
 
     Books(LedgerMapper mapper, EntryCodec codec, Store store, Heads heads) {
@@ -216,6 +218,12 @@ public class Books {
         heads.note(book, entry.sequence(), entry.hash());
         Optional.ofNullable(book.getKind() == BookKind.MACHINE ? book.getId() : book.getMachineId())
                 .ifPresent(machine -> grown.forEach(g -> g.accept(machine)));
+        appended.forEach(a -> a.accept(book.getId(), entry));
+    }
+
+    /** What is told of each entry once it is on the device: its book, and itself. Whoever is told writes nothing, and is done at once. */
+    public void whenAppended(BiConsumer<Long, Entry> told) {
+        appended.add(told);
     }
 
     /** What is told of each entry written: the machine its book is of. */
