@@ -23,6 +23,7 @@ public class Connections extends Http11NioProtocol {
     /** Under which the page that answers is told why something was refused before it was read. */
     public static final String WHY = "tallledger.sorry";
     private static final long LOOKED_AT_EVERY = 100;
+    private static final long TO_END = TimeUnit.SECONDS.toNanos(1);
     private static final long TAKEN_WITHIN = 120_000;
     private static final Map<BodyReading, Boolean> READINGS = new ConcurrentHashMap<>();
 
@@ -37,6 +38,7 @@ public class Connections extends Http11NioProtocol {
         private final long began = System.nanoTime();
         /** Since it began, ns. */
         private volatile long within;
+        private volatile Runnable ending;
 
         private BodyReading(ServletRequest request, String whose, long within) {
             this.port = request.getRemotePort();
@@ -47,6 +49,21 @@ public class Connections extends Http11NioProtocol {
 
         public void ends() {
             READINGS.remove(this);
+        }
+
+        /** How an answer that goes on for long is ended, so that its server does not wait for it; the connection is cut a moment later. */
+        public void endedBy(Runnable end) {
+            ending = end;
+        }
+
+        private void cut() {
+            Runnable end = ending;
+            if (end != null) {
+                end.run();
+                within = System.nanoTime() - began + TO_END;
+            } else {
+                within = 0;
+            }
         }
 
         private boolean isLate(long now) {
@@ -71,7 +88,7 @@ public class Connections extends Http11NioProtocol {
 
     /** Cuts whatever somebody is sending or being sent. */
     public static void cut(String whose) {
-        READINGS.keySet().stream().filter(r -> r.whose.equals(whose)).forEach(r -> r.within = 0);
+        READINGS.keySet().stream().filter(r -> r.whose.equals(whose)).forEach(BodyReading::cut);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package tallledger.web.sharing;
 
+import jakarta.servlet.AsyncContext;
 import jakarta.servlet.AsyncEvent;
 import jakarta.servlet.AsyncListener;
 import jakarta.servlet.FilterChain;
@@ -116,7 +117,9 @@ public class DeviceGate extends OncePerRequestFilter {
             going.ends();
             return;
         }
-        request.getAsyncContext().addListener(new AsyncListener() {
+        AsyncContext answer = request.getAsyncContext();
+        going.endedBy(answer::complete);
+        answer.addListener(new AsyncListener() {
             @Override
             public void onComplete(AsyncEvent event) {
                 going.ends();
