@@ -27,6 +27,7 @@ public final class Browser {
     private static com.microsoft.playwright.Browser browser;
     /** Those with script: opening one takes longer than most of what a test does in it, and each would read the style anew. */
     private static final Deque<BrowserContext> IDLE = new ArrayDeque<>();
+    private static final List<BrowserContext> PHONES = new ArrayList<>();
     private static final List<Page> OPEN = new ArrayList<>();
 
     private final Page page;
@@ -64,6 +65,17 @@ public final class Browser {
         return new Browser(page);
     }
 
+    /** A telephone: small, and typed on with fingers. It is closed with its page. */
+    public static synchronized Browser phone(int width) {
+        open(width, 844, true);
+        BrowserContext phone = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(width, 844)
+                .setIsMobile(true).setHasTouch(true).setIgnoreHTTPSErrors(true));
+        PHONES.add(phone);
+        Page page = phone.newPage();
+        page.setDefaultTimeout(30_000);
+        return new Browser(page);
+    }
+
     public static Browser open() {
         return open(1280, 800, true);
     }
@@ -87,6 +99,8 @@ public final class Browser {
                     IDLE.push(page.context());
                 });
                 OPEN.clear();
+                PHONES.forEach(BrowserContext::close);
+                PHONES.clear();
             }
         }
     }

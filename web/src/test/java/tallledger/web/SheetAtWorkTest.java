@@ -351,10 +351,11 @@ class SheetAtWorkTest {
         long ready = Scenes.readySurvey(app);
         for (String path : List.of("/surveys/" + ready + "/run", "/surveys/18/run?step=play.table")) {
             page.navigate(app.url(path));
-            for (String what : List.of(path.contains("step=") ? "#f-value" : "#reading", ".limit-here >> visible=true",
-                    "button.big >> visible=true")) {
+            double keys = page.locator(".thumb").boundingBox().y;
+            assertThat(page.locator(".thumb .is-ink").first().boundingBox().y).as("the key that records").isBetween(keys, 844.0);
+            for (String what : List.of(path.contains("step=") ? "#f-value" : "#reading", ".limit-here >> visible=true")) {
                 var box = page.locator(what).first().boundingBox();
-                assertThat(box.y + box.height).as(what + " of " + path).isLessThan(844);
+                assertThat(box.y + box.height).as(what + " of " + path).isLessThan(keys);
             }
         }
     }
