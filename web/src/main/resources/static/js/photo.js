@@ -1,13 +1,173 @@
-/* A photograph too large is said before it is sent. */
-const LARGEST = 15 * 1024 * 1024;
+/* Photographs, several at once: turned and made smaller here, then sent one after the other while the work goes on. One that a lost
+   connection stopped is sent again by the same key, so that it is recorded once. */
 
-export function photoForm() {
-  return {
-    large: false,
-    check(event) {
-      const file = this.$refs.file.files[0];
-      this.large = Boolean(file) && file.size > LARGEST;
-      if (this.large) { event.preventDefault(); }
-    },
-  };
+/* As the server keeps them; larger ones would be made smaller there. */
+const LONGEST_SIDE = 2000;
+const QUALITY = 0.9;
+const LARGEST = 15 * 1024 * 1024;
+const AGAIN = 3000;
+
+/** Width and height of a picture whose longest side is no longer than that. */
+export function fitted(width, height, longest) {
+  const share = Math.min(1, longest / Math.max(width, height));
+  return { width: Math.max(1, Math.round(width * share)), height: Math.max(1, Math.round(height * share)) };
+}
+
+/** What is said of those under way. */
+export function underWay(done, all, waits) {
+  const count = all === 1 ? "One photograph" : all + " photographs";
+  if (done === all) { return count + (all === 1 ? " is" : " are") + " recorded."; }
+  return count + (waits ? ": no connection, " : ": ") + done + " recorded" + (waits ? ", the rest is kept until it is back." : " …");
+}
+
+/** A key as forms have it. */
+export function freshKey() {
+  if (window.crypto.randomUUID) { return window.crypto.randomUUID(); }
+  const hex = Array.from(window.crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, "0")).join("");
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
+}
+
+/* Turned as its camera says, and no larger than it is kept. One that is small enough already goes as it is. */
+async function smaller(file) {
+  const picture = await createImageBitmap(file, { imageOrientation: "from-image" });
+  const size = fitted(picture.width, picture.height, LONGEST_SIDE);
+  if (size.width === picture.width && file.size < LARGEST / 8) { return file; }
+  const canvas = document.createElement("canvas");
+  canvas.width = size.width;
+  canvas.height = size.height;
+  canvas.getContext("2d").drawImage(picture, 0, 0, size.width, size.height);
+  picture.close();
+  return new Promise((made) => { canvas.toBlob((blob) => made(blob || file), "image/jpeg", QUALITY); });
+}
+
+const pause = () => new Promise((over) => { setTimeout(over, AGAIN); });
+
+/* Until the server says something, however often the connection is lost. */
+async function sent(address, fields, bar) {
+  for (;;) {
+    try {
+      const answer = await new Promise((came, lost) => {
+        const request = new XMLHttpRequest();
+        request.open("POST", address);
+        request.upload.addEventListener("progress", (event) => bar.share(event.loaded / event.total));
+        request.addEventListener("load", () => came(request));
+        ["error", "timeout", "abort"].forEach((what) => request.addEventListener(what, lost));
+        request.send(fields);
+      });
+      if (answer.status < 500) { return answer; }
+    } catch (lost) {
+      bar.waits();
+    }
+    await pause();
+  }
+}
+
+class PhotoBar {
+  all;
+  done = 0;
+
+  constructor(form, all) {
+    this.all = all;
+    this.line = form.querySelector(".sending");
+    if (!this.line) {
+      this.line = document.createElement("p");
+      this.line.className = "sending";
+      this.line.setAttribute("role", "status");
+      this.bar = document.createElement("progress");
+      this.text = document.createElement("span");
+      this.line.append(this.bar, this.text);
+      form.append(this.line);
+    }
+    this.bar = this.line.querySelector("progress");
+    this.text = this.line.querySelector("span");
+    this.bar.max = all;
+    this.bar.setAttribute("aria-label", "Photographs sent");
+    this.share(0);
+    this.say(false);
+  }
+
+  share(of) { this.bar.value = this.done + of; }
+
+  waits() { this.say(true); }
+
+  say(waits) { this.text.textContent = " " + underWay(this.done, this.all, waits); }
+
+  next() {
+    this.done += 1;
+    this.share(0);
+    this.say(false);
+  }
+}
+
+/* What the page shows now: the pictures, and what its forms have seen, where nobody else wrote meanwhile. */
+function bringIn(html, count) {
+  const fresh = new DOMParser().parseFromString(html, "text/html");
+  const thumbs = document.querySelector(".thumbs");
+  const newer = fresh.querySelector(".thumbs");
+  if (thumbs && newer) { thumbs.replaceWith(newer); }
+  const seen = fresh.querySelector("input[name=seen]");
+  document.querySelectorAll("input[name=seen]").forEach((field) => {
+    if (seen && Number(seen.value) === Number(field.value) + count) { field.value = seen.value; }
+  });
+}
+
+function wrong(html) {
+  const page = new DOMParser().parseFromString(html, "text/html");
+  const said = page.querySelector("#wrong-photo, #wrong-caption, #wrong-author, #wrong-form, main p");
+  return said ? said.textContent : "That photograph was not recorded.";
+}
+
+async function send(form, files) {
+  const bar = new PhotoBar(form, files.length);
+  const fields = new FormData(form);
+  fields.delete("photo");
+  const name = form.querySelector("[name=photo]");
+  name.disabled = true;
+  let html = "";
+  for (const [at, file] of files.entries()) {
+    const one = new FormData();
+    fields.forEach((value, field) => one.append(field, value));
+    if (at > 0) { one.set("submission", freshKey()); }
+    one.set("photo", await smaller(file), "photograph.jpg");
+    const answer = await sent(form.action, one, bar);
+    if (answer.status >= 400) {
+      bar.text.textContent = " " + wrong(answer.responseText);
+      bar.text.className = "wrong";
+      name.disabled = false;
+      return;
+    }
+    html = answer.responseText;
+    bar.next();
+  }
+  name.disabled = false;
+  name.value = "";
+  form.querySelector("[name=caption]").value = "";
+  form.querySelector("[name=submission]").value = freshKey();
+  bringIn(html, files.length);
+}
+
+/* Before anybody else hears of it: what is no picture, or comes from a browser that makes none smaller, is sent as the form says. */
+async function onSubmit(event) {
+  const form = event.target.closest("form[data-photos]");
+  const files = form ? Array.from(form.querySelector("[name=photo]").files) : [];
+  if (!files.length || form.dataset.plain || !window.createImageBitmap) { return; }
+  event.preventDefault();
+  event.stopImmediatePropagation();
+  try {
+    await Promise.all(files.map((file) => createImageBitmap(file).then((picture) => picture.close())));
+  } catch (none) {
+    const large = form.querySelector("[data-large]");
+    large.hidden = !files.some((file) => file.size > LARGEST);
+    if (large.hidden) {
+      form.dataset.plain = "yes";
+      form.requestSubmit(event.submitter);
+    }
+    return;
+  }
+  send(form, files);
+}
+
+export function watchPhotos() {
+  document.querySelectorAll("form[data-photos] [name=photo]").forEach((field) => { field.multiple = true; });
+  document.addEventListener("submit", onSubmit, true);
 }

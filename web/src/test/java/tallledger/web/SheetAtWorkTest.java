@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -312,6 +313,40 @@ class SheetAtWorkTest {
             }
             assertThat(pictures).as("the picture in the PDF, once, on its cover").isEqualTo(1);
         }
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** Several at once, in the background, made smaller before they are sent; what is half typed at the step stays and can be recorded. */
+    @Test
+    void severalPhotographsGoWhileTheWorkGoesOn() throws IOException {
+        long survey = whole(KestrelVale.castervaleU2().description());
+        Browser browser = Browser.open();
+        Page page = open(browser, survey, "castings");
+        page.fill("#remark", "a weld");
+        page.click(".more-of-step summary");
+        page.fill("#caption", "the foot");
+        FilePayload one = new FilePayload("a.jpg", "image/jpeg", picture("jpg"));
+        page.setInputFiles("#photo", new FilePayload[] {one, new FilePayload("b.png", "image/png", picture("png")), one});
+        // The connection is lost in the middle of the second.
+        List<String> sends = new ArrayList<>();
+        page.route("**/photos", route -> {
+            sends.add(route.request().method());
+            if (sends.size() == 2) {
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
+        page.click("text=Add the photograph");
+        page.locator(".sending:has-text('3 photographs are recorded.')").waitFor();
+        assertThat(page.locator(".thumbs img").count()).isEqualTo(3);
+        assertThat(sends).as("one of them twice").hasSize(4);
+        assertThat(page.inputValue("#remark")).isEqualTo("a weld");
+        assertThat(page.inputValue("#caption")).isEmpty();
+        assertThat(app.bean(tallledger.web.library.SurveyLibrary.class).survey(survey).core().photosOf("castings")).hasSize(3);
+        page.locator("input[name=confirmed]").first().check();
+        page.click("button[name=do][value=good]");
+        page.locator(".done[data-recorded=castings]").waitFor();
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import tallledger.core.ledger.Draft;
+import tallledger.core.ledger.Entry;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Photo;
@@ -28,7 +29,10 @@ import tallledger.web.forms.SurveyWriter;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.runsheet.SheetPage;
+import tallledger.web.store.AttachmentRow;
 import tallledger.web.store.Attachments;
+import tallledger.web.store.StaleFormException;
+import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 
 /** Photographs: taken in at a step, shown again. What the file is called is never looked at. */
@@ -36,6 +40,7 @@ import tallledger.web.words.WebReason;
 class PhotoController {
 
     private static final int LONGEST_CAPTION = 200;
+    private static final int TRIES = 5;
 
     private final SurveyLibrary library;
     private final SurveyWriter entries;
@@ -63,8 +68,23 @@ class PhotoController {
         return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
                 (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model),
                 entry -> back(id, typed),
-                (book, draft, submission) -> attachments.keep(book, List.of(picture.orElseThrow().whole(), picture.orElseThrow().small()),
-                        draft, submission));
+                (book, draft, submission) -> kept(book, picture.orElseThrow(), draft, submission));
+    }
+
+    /** A photograph rests on nothing else in the record: what was written meanwhile does not stand in its way. */
+    private Entry kept(long survey, PhotoFile picture, Draft draft, Submission submission) {
+        List<AttachmentRow> files = List.of(picture.whole(), picture.small());
+        Submission now = submission;
+        for (int tries = 1;; tries++) {
+            try {
+                return attachments.keep(survey, files, draft, now);
+            } catch (StaleFormException moved) {
+                if (tries == TRIES) {
+                    throw moved;
+                }
+                now = new Submission(submission.key(), moved.head());
+            }
+        }
     }
 
     private Optional<Draft> entry(StoredSurvey survey, FormInput typed, PhotoFile picture) {
