@@ -23,12 +23,10 @@ public final class Screenshots {
         VIEWS.put("faults", "/surveys/3/faults");
         VIEWS.put("step", "/surveys/22/run?step=clamp-arm");
         VIEWS.put("movement", "/surveys/20/movement");
-        VIEWS.put("threads", "/surveys/3/threads");
+        VIEWS.put("board", "/surveys/3/board");
         VIEWS.put("accuracy", "/surveys/20/accuracy");
-        VIEWS.put("own-chart", "/machines/12/chart");
         VIEWS.put("cycles", "/surveys/10/cycles");
         VIEWS.put("kit", "/surveys/3/kit");
-        VIEWS.put("fit-out", "/machines/13/fitout");
         VIEWS.put("house", "/house");
         VIEWS.put("entries", "/surveys/3/entries");
         VIEWS.put("verdict", "/surveys/3/verdict");
@@ -41,9 +39,21 @@ public final class Screenshots {
     public static void main(String[] names) {
         try {
             take(Browser.open().page(), List.of(names));
+            inTheHand(Browser.phone(390).page(), 390, 844, "pocket", List.of(names));
+            inTheHand(Browser.phone(820).page(), 820, 1180, "tablet", List.of(names));
             System.exit(0);
         } finally {
             System.exit(1);
+        }
+    }
+
+    private static void inTheHand(Page page, int width, int height, String name, List<String> names) {
+        if (names.isEmpty() || names.contains(name)) {
+            page.setViewportSize(width, height);
+            page.navigate(App.demo().url("/surveys/20/run?step=nose-round"));
+            page.locator(".measure input[type=text]").first().tap();
+            page.waitForTimeout(300);
+            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("docs/screenshots", name + ".png")));
         }
     }
 

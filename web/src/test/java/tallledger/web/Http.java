@@ -26,6 +26,7 @@ public final class Http {
     public static final List<String> VERDICT = List.of("/verdict", "/verdict/findings", "/verdict/claims", "/verdict/statement",
             "/verdict/money", "/verdict/record");
 
+    private final CookieManager cookies = new CookieManager();
     private final UnaryOperator<String> address;
     private final HttpClient client;
 
@@ -35,12 +36,17 @@ public final class Http {
 
     private Http(UnaryOperator<String> address, HttpClient.Builder client) {
         this.address = address;
-        this.client = client.cookieHandler(new CookieManager()).build();
+        this.client = client.cookieHandler(cookies).build();
     }
 
     /** Another device, that believes who is shown to it. */
     public static Http over(String base, SSLContext believing) {
         return new Http(path -> base + path, HttpClient.newBuilder().sslContext(believing));
+    }
+
+    /** One of its own, as it would send it. */
+    String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals(name)).findFirst().orElseThrow().toString();
     }
 
     public HttpResponse<String> get(String path) {

@@ -21,10 +21,13 @@ import tallledger.web.library.MachineBooks;
 import tallledger.web.library.SurveyBooks;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.live.Watchers;
+import tallledger.web.live.Whose;
 import tallledger.web.store.Submission;
 
 /** What one writes appears on the others' open pages, and nothing that is being typed moves. */
 class LiveTest {
+
+    private static final Whose NOBODY = new Whose("nobody", "");
 
     private final App app = App.demo();
     private final Http http = new Http(app);
@@ -94,9 +97,9 @@ class LiveTest {
 
     private void awaitWatchers(long survey) {
         long until = System.nanoTime() + 5_000_000_000L;
-        while (app.bean(Watchers.class).others(survey, "nobody").isEmpty() && System.nanoTime() < until) {
+        while (app.bean(Watchers.class).others(survey, NOBODY).isEmpty() && System.nanoTime() < until) {
             Thread.onSpinWait();
         }
-        assertThat(app.bean(Watchers.class).others(survey, "nobody")).extracting(Watchers.Watcher::step).contains("castings");
+        assertThat(app.bean(Watchers.class).others(survey, NOBODY)).extracting(Watchers.Watcher::step).contains("castings");
     }
 }

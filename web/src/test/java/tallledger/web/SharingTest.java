@@ -41,6 +41,7 @@ import tallledger.web.library.MachineBooks;
 import tallledger.web.library.SurveyBooks;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.live.Watchers;
+import tallledger.web.live.Whose;
 import tallledger.web.store.Submission;
 
 /** Others in the network: who was let in gets what it was let in for, everybody else a page that asks for a code. */
@@ -321,10 +322,35 @@ class SharingTest {
             }
         }
         String id = paired("Phone 5").device().id();
-        for (int i = 0; i < 100 && app.bean(Watchers.class).others(survey, "nobody").stream().anyMatch(w -> w.whose().equals(id)); i++) {
+        for (int i = 0; i < 100 && app.bean(Watchers.class).others(survey, new Whose("nobody", "")).stream()
+                .anyMatch(w -> w.whose().id().equals(id)); i++) {
             Thread.sleep(100);
         }
-        assertThat(app.bean(Watchers.class).others(survey, "nobody")).noneMatch(w -> w.whose().equals(id));
+        assertThat(app.bean(Watchers.class).others(survey, new Whose("nobody", ""))).noneMatch(w -> w.whose().id().equals(id));
+    }
+
+    /** While the phone is at a step, the plan leads this computer to another, and says why; one person alone is not sent away. */
+    @Test
+    void twoAreSentToDifferentSteps() throws Exception {
+        long shared = survey();
+        String first = opened(here, shared);
+        Http phone = device("Phone 6", "scope", "all");
+        URI at = URI.create(base);
+        try (Socket line = believing.getSocketFactory().createSocket("localhost", at.getPort())) {
+            line.getOutputStream().write(("GET /surveys/" + shared + "/live?step=" + first + " HTTP/1.1\r\nHost: localhost:" + at.getPort()
+                    + "\r\nCookie: " + phone.cookie("device") + "\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
+            line.getInputStream().readNBytes(15);
+            assertThat(opened(here, shared)).isNotEqualTo(first);
+            assertThat(here.get("/surveys/" + shared + "/run").body()).contains("Others are at what would come next");
+            assertThat(opened(phone, shared)).as("it is the one who is there").isEqualTo(first);
+            assertThat(opened(device("Tablet 6", "scope", "all"), shared)).as("the same person, with a tablet").isEqualTo(first);
+        }
+    }
+
+    private static String opened(Http who, long survey) {
+        Matcher step = Pattern.compile("data-step=\"([^\"]+)\"").matcher(who.get("/surveys/" + survey + "/run").body());
+        assertThat(step.find()).isTrue();
+        return step.group(1);
     }
 
     /** A page elsewhere cannot reach it under a name of its own, nor the unencrypted port under ours. */
@@ -370,7 +396,7 @@ class SharingTest {
         hand.navigate(base + "/surveys/" + survey + "/run?step=serial");
         assertThat(hand.locator(".author input").first().getAttribute("readonly")).isNotNull();
         hand.fill("[name=text]", "A-410");
-        hand.locator("button[name=do][value=good]").click();
+        hand.locator(".thumb .is-ink").click();
         Browser.settle(hand);
         assertThat(app.bean(SurveyLibrary.class).survey(survey).entries()).last()
                 .satisfies(e -> assertThat(e.by().author().written()).isEqualTo("J. Rowe, buyer"));

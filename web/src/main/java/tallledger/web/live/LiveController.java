@@ -40,7 +40,7 @@ class LiveController {
         StoredSurvey survey = library.survey(id);
         Optional<Task> open = survey.core().task(step);
         Whose whose = Whose.of(request, writer, words.say("live.here"));
-        return watchers.open(id, new Watchers.Watcher(whose.id(), whose.name(), open.map(Task::key).orElse(""),
+        return watchers.open(id, new Watchers.Watcher(whose, open.map(Task::key).orElse(""),
                 open.map(task -> words.name(task, survey.core().machine().train())).orElse("")), Map.of("head", survey.head()))
                 .map(line -> ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(line))
                 .orElseGet(() -> ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).build());

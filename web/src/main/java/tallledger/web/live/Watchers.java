@@ -28,7 +28,7 @@ public class Watchers implements SmartLifecycle {
     private static final int BEAT_EVERY = 3;
 
     /** What an open page tells of itself. */
-    public record Watcher(String whose, String who, String step, String name) {
+    public record Watcher(Whose whose, String step, String name) {
     }
 
     private record Open(Watcher watcher, SseEmitter line) {
@@ -98,18 +98,19 @@ public class Watchers implements SmartLifecycle {
         });
     }
 
-    /** What others are at: each with who, and the key of the step; one person is there once. */
-    public List<Watcher> others(long survey, String whose) {
+    /** What others are at: each with who, and the key of the step. Somebody with a phone and a laptop is one person, and no other. */
+    public List<Watcher> others(long survey, Whose own) {
         Map<String, Watcher> others = new LinkedHashMap<>();
-        bySurvey.getOrDefault(survey, List.of()).stream().map(Open::watcher).filter(w -> !w.whose.equals(whose) && !w.step.isEmpty())
-                .forEach(w -> others.put(w.whose, w));
+        bySurvey.getOrDefault(survey, List.of()).stream().map(Open::watcher)
+                .filter(w -> !w.whose.id().equals(own.id()) && !w.whose.isNamedAs(own) && !w.step.isEmpty())
+                .forEach(w -> others.put(w.whose.id(), w));
         return List.copyOf(others.values());
     }
 
     private void tellWhoIsThere(long survey) {
         bySurvey.getOrDefault(survey, List.of()).forEach(o -> {
             List<Map<String, String>> there = new ArrayList<>();
-            others(survey, o.watcher.whose).forEach(w -> there.add(Map.of("who", w.who, "step", w.step, "name", w.name)));
+            others(survey, o.watcher.whose).forEach(w -> there.add(Map.of("who", w.whose.name(), "step", w.step, "name", w.name)));
             send(survey, o, event("there", Map.of("there", there)));
         });
     }

@@ -3,6 +3,7 @@ package tallledger.web.live;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
 import tallledger.core.house.Device;
+import tallledger.core.ledger.Author;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.sharing.DeviceGate;
 
@@ -20,6 +21,11 @@ public record Whose(String id, String name) {
     public static Whose of(HttpServletRequest request, AuthorCookie writer, String otherwise) {
         Optional<Device> device = DeviceGate.asking(request);
         return device.map(d -> new Whose(d.id(), d.author().name()))
-                .orElseGet(() -> new Whose(HERE, writer.known(request).orElse(otherwise)));
+                .orElseGet(() -> new Whose(HERE, writer.known(request).map(w -> Author.parse(w).name()).orElse(otherwise)));
+    }
+
+    /** The same person, whichever device they have in hand. */
+    boolean isNamedAs(Whose other) {
+        return name.strip().equalsIgnoreCase(other.name.strip());
     }
 }

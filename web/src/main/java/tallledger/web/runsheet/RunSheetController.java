@@ -83,7 +83,7 @@ class RunSheetController {
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
         seen.ifPresent(s -> typed.set(EquipmentController.SEEN, s));
-        String whose = Whose.of(request, writer, "").id();
+        Whose whose = Whose.of(request, writer, "");
         List<Task> others = watchers.others(id, whose).stream().flatMap(w -> survey.core().task(w.step()).stream()).toList();
         return page.show(survey, step, done, typed, Submission.fresh(survey.head()), others, model);
     }

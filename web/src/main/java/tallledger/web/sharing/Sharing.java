@@ -1,5 +1,8 @@
 package tallledger.web.sharing;
 
+import java.io.IOException;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.security.KeyStore;
@@ -8,6 +11,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.apache.catalina.LifecycleState;
 import org.apache.catalina.connector.Connector;
 import org.apache.coyote.http11.AbstractHttp11Protocol;
 import org.apache.tomcat.util.net.SSLHostConfig;
@@ -107,16 +111,29 @@ public class Sharing {
         if (isOn()) {
             return;
         }
+        if (!isFree()) {
+            throw new WriteRefusedException(Reason.of(WebReason.SHARING_PORT, String.valueOf(port)));
+        }
         KeyStore store = certificate.of(names());
         Connector connector = connector(store);
-        try {
-            tomcat().getTomcat().getService().addConnector(connector);
-        } catch (IllegalArgumentException taken) {
+        tomcat().getTomcat().getService().addConnector(connector);
+        // One that cannot be started says so in the log, and nothing to who adds it.
+        if (connector.getState() != LifecycleState.STARTED) {
             tomcat().getTomcat().getService().removeConnector(connector);
-            throw new WriteRefusedException(Reason.of(WebReason.SHARING_PORT, String.valueOf(port)), taken);
+            throw new WriteRefusedException(Reason.of(WebReason.SHARING_PORT, String.valueOf(port)));
         }
         shared = Optional.of(new Shared(connector, store));
         LOG.info("Shared at {}", addresses().stream().map(this::address).toList());
+    }
+
+    private boolean isFree() {
+        try (ServerSocket probe = new ServerSocket()) {
+            probe.setReuseAddress(true);
+            probe.bind(new InetSocketAddress(port));
+            return true;
+        } catch (IOException taken) {
+            return false;
+        }
     }
 
     /** Others are answered no more; what they are sending is cut. */
