@@ -62,7 +62,7 @@ class SharingTest {
 
     @BeforeAll
     static void share() throws Exception {
-        app = App.on(data, "--tallledger.share-port=0", "--tallledger.patience-ms=60000");
+        app = App.on(data, "--tallledger.share-port=0", "--tallledger.share-addresses=192.168.7.7", "--tallledger.patience-ms=60000");
         here = new Http(app);
         survey = survey();
         other = survey();

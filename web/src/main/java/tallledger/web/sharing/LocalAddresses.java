@@ -22,6 +22,7 @@ final class LocalAddresses {
     private static final Logger LOG = LoggerFactory.getLogger(LocalAddresses.class);
     /** An address kept for examples (RFC 5737): asked the way there, a computer names the address it would go out by, and sends nothing. */
     private static final String ELSEWHERE = "192.0.2.1";
+    private static final Pattern FIGURES = Pattern.compile("[0-9.]{7,15}|[0-9a-fA-F:.]{3,45}");
     private static final Pattern LITERAL = Pattern.compile("[0-9a-fA-F]{0,4}:[0-9a-fA-F:.]{1,40}");
     private static final int UNIQUE_LOCAL = 0xfc;
 
@@ -62,6 +63,15 @@ final class LocalAddresses {
         try {
             return one.isUp() && !one.isLoopback();
         } catch (SocketException gone) {
+            return false;
+        }
+    }
+
+    /** The same of one that is written in figures; a name is none. */
+    static boolean isLocal(String written) {
+        try {
+            return FIGURES.matcher(written).matches() && isLocal(InetAddress.getByName(written));
+        } catch (UnknownHostException none) {
             return false;
         }
     }

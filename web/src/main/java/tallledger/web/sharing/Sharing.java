@@ -50,12 +50,15 @@ public class Sharing {
     private final OwnCertificate certificate;
     private final Clock clock;
     private final int port;
+    /** Those to be shared under where the ones found are not the right ones; empty for those found. */
+    private final List<String> named;
     private volatile Optional<Shared> shared = Optional.empty();
     private volatile List<String> addresses = List.of();
     private volatile long asked;
 
     Sharing(WebServerApplicationContext context, @Value("${tallledger.data}") Path data, @Value("${tallledger.share-port}") int port,
-            Clock clock) {
+            @Value("${tallledger.share-addresses}") List<String> named, Clock clock) {
+        this.named = named.stream().map(LocalAddresses::literal).filter(LocalAddresses::isLocal).toList();
         this.context = context;
         this.certificate = new OwnCertificate(data, clock);
         this.clock = clock;
@@ -76,7 +79,7 @@ public class Sharing {
         long now = clock.millis();
         if (Math.abs(now - asked) > ASKED_EVERY) {
             asked = now;
-            List<String> found = LocalAddresses.found();
+            List<String> found = named.isEmpty() ? LocalAddresses.found() : named;
             boolean moved = !found.equals(addresses);
             addresses = found;
             if (moved) {

@@ -29,7 +29,8 @@ class SharedFromStartTest {
 
     @Test
     void theTerminalSaysWhereAndShowsACode() throws Exception {
-        App app = App.on(data, "--tallledger.share=true", "--tallledger.share-port=0");
+        App app = App.on(data, "--tallledger.share=true", "--tallledger.share-port=0",
+                "--tallledger.share-addresses=8.8.8.8,fd00::7,a.name");
         try {
             Sharing sharing = app.bean(Sharing.class);
             assertThat(sharing.isOn()).isTrue();
@@ -39,6 +40,9 @@ class SharedFromStartTest {
             Matcher where = Pattern.compile("open (https://\\S+/pair) and type (\\S{9}) ").matcher(said);
             assertThat(where.find()).as(said).isTrue();
             assertThat(where.group(1)).isEqualTo(sharing.address(sharing.addresses().get(0)) + "/pair");
+            assertThat(sharing.addresses()).as("those of local networks").containsExactly("fd00:0:0:0:0:0:0:7");
+            assertThat(sharing.isOurs("[fd00::7]")).isTrue();
+            assertThat(sharing.isOurs("8.8.8.8")).isFalse();
             assertThat(said).contains(sharing.fingerprint().orElseThrow().words());
             List<String> squares =
                     said.lines().filter(l -> l.startsWith("\u001b")).map(l -> l.replaceAll("\u001b\\[[0-9;]*m", "")).toList();
