@@ -11,6 +11,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
@@ -87,14 +88,10 @@ public class Watchers implements SmartLifecycle {
     }
 
     /** Tells every open page of a survey. @param what put into words by the thread that tells */
-    public void tell(long survey, String name, java.util.function.Supplier<Map<String, Object>> what) {
+    public void tell(long survey, String name, Supplier<Map<String, Object>> what) {
         later(() -> {
-            SseEmitter.SseEventBuilder[] event = new SseEmitter.SseEventBuilder[1];
             Map<String, Object> said = what.get();
-            bySurvey.getOrDefault(survey, List.of()).forEach(o -> {
-                event[0] = event(name, said);
-                send(survey, o, event[0]);
-            });
+            bySurvey.getOrDefault(survey, List.of()).forEach(o -> send(survey, o, event(name, said)));
         });
     }
 
@@ -122,7 +119,7 @@ public class Watchers implements SmartLifecycle {
     private void send(long survey, Open open, SseEmitter.SseEventBuilder event) {
         try {
             open.line.send(event);
-        } catch (IOException | IllegalStateException nobody) {
+        } catch (IOException | RuntimeException nobody) {
             gone(survey, open);
         }
     }
