@@ -270,7 +270,7 @@ class SharingTest {
         int head = app.bean(Houses.class).head();
         putOut("Phone 3");
         assertThat(app.bean(Houses.class).head()).as("pressed again").isEqualTo(head);
-        assertThat(here.get(HOUSE).body()).contains("put out by Q. Tester");
+        assertThat(here.get(HOUSE).body()).contains("shut out by Q. Tester");
     }
 
     @Test
