@@ -1,7 +1,5 @@
 package tallledger.core.house;
 
-import java.time.DateTimeException;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
@@ -24,8 +22,6 @@ import tallledger.core.reason.Refused;
 public record Device(String id, String name, Author author, Optional<Long> survey, boolean writes, Instant until, String proof) {
 
     public static final int LONGEST_NAME = 60;
-    /** Longest time a device can be let in for. */
-    public static final Duration LONGEST = Duration.ofDays(366);
     private static final int DIGITS = 64;
 
     public Device {
@@ -53,7 +49,7 @@ public record Device(String id, String name, Author author, Optional<Long> surve
     }
 
     /** @throws RuntimeException where it cannot be read */
-    static Device from(Payload p) throws DateTimeException {
+    static Device from(Payload p) {
         String survey = p.text("survey");
         return new Device(p.text("id"), p.text("name"), Author.parse(p.text("author")),
                 survey.isEmpty() ? Optional.empty() : Optional.of(Long.parseLong(survey)), p.flag("writes"), Instant.parse(p.text("until")),
