@@ -27,7 +27,7 @@ import tallledger.web.store.Submission;
 /** What one writes appears on the others' open pages, and nothing that is being typed moves. */
 class LiveTest {
 
-    private static final Whose NOBODY = new Whose("nobody", "");
+    private static final Whose NOBODY = new Whose("nobody", "", true);
 
     private final App app = App.demo();
     private final Http http = new Http(app);

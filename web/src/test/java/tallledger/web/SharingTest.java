@@ -322,11 +322,11 @@ class SharingTest {
             }
         }
         String id = paired("Phone 5").device().id();
-        for (int i = 0; i < 100 && app.bean(Watchers.class).others(survey, new Whose("nobody", "")).stream()
+        for (int i = 0; i < 100 && app.bean(Watchers.class).others(survey, new Whose("nobody", "", true)).stream()
                 .anyMatch(w -> w.whose().id().equals(id)); i++) {
             Thread.sleep(100);
         }
-        assertThat(app.bean(Watchers.class).others(survey, new Whose("nobody", ""))).noneMatch(w -> w.whose().id().equals(id));
+        assertThat(app.bean(Watchers.class).others(survey, new Whose("nobody", "", true))).noneMatch(w -> w.whose().id().equals(id));
     }
 
     /** While the phone is at a step, the plan leads this computer to another, and says why; one person alone is not sent away. */
@@ -341,9 +341,23 @@ class SharingTest {
                     + "\r\nCookie: " + phone.cookie("device") + "\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
             line.getInputStream().readNBytes(15);
             assertThat(opened(here, shared)).isNotEqualTo(first);
+            reads(shared, opened(here, shared));
             assertThat(here.get("/surveys/" + shared + "/run").body()).contains("Others are at what would come next");
             assertThat(opened(phone, shared)).as("it is the one who is there").isEqualTo(first);
             assertThat(opened(device("Tablet 6", "scope", "all"), shared)).as("the same person, with a tablet").isEqualTo(first);
+        }
+    }
+
+    /** Whoever may only read is at no step: nobody is sent elsewhere because of them. */
+    private static void reads(long survey, String step) throws Exception {
+        Http reader = device("Reader", "scope", "all", "writes", "no");
+        int before = app.bean(Watchers.class).others(survey, new Whose("nobody", "", true)).size();
+        try (Socket line = believing.getSocketFactory().createSocket("localhost", URI.create(base).getPort())) {
+            line.getOutputStream().write(("GET /surveys/" + survey + "/live?step=" + step + " HTTP/1.1\r\nHost: localhost:"
+                    + URI.create(base).getPort() + "\r\nCookie: " + reader.cookie("device") + "\r\n\r\n")
+                    .getBytes(StandardCharsets.US_ASCII));
+            line.getInputStream().readNBytes(15);
+            assertThat(app.bean(Watchers.class).others(survey, new Whose("nobody", "", true))).hasSize(before);
         }
     }
 

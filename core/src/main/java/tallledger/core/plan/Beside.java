@@ -29,12 +29,11 @@ public record Beside(Optional<Task> next, Reason why) {
         boolean turns = others.stream().anyMatch(Beside::turns);
         Optional<Task> free = candidates(survey, plan).filter(task -> others.stream().noneMatch(o -> o.key().equals(task.key())))
                 .filter(task -> !(turns && turns(task))).findFirst();
-        if (free.isEmpty()) {
-            return new Beside(plan.next(), Reason.of(PlanReason.NEXT_BESIDE_NONE));
-        }
-        Reason why = free.get().key().equals(plan.next().get().key()) ? plan.why() : Reason.of(PlanReason.NEXT_BESIDE);
+        Task next = free.orElse(plan.next().get());
+        Reason why = free.isEmpty() ? Reason.of(PlanReason.NEXT_BESIDE_NONE)
+                : next.key().equals(plan.next().get().key()) ? plan.why() : Reason.of(PlanReason.NEXT_BESIDE);
         // Whoever starts the spindle does not see where another's hands are.
-        return new Beside(free, turns(free.get()) ? Reason.of(PlanReason.NEXT_BESIDE_TURNS, why) : why);
+        return new Beside(Optional.of(next), turns(next) ? Reason.of(PlanReason.NEXT_BESIDE_TURNS, why) : why);
     }
 
     /** The plan's own first; then its steps in the order of work, from where it is on and round; then its runs. */

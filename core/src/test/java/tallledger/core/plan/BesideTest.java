@@ -10,6 +10,7 @@ import tallledger.core.Machines;
 import tallledger.core.SurveyBook;
 import tallledger.core.drive.Route;
 import tallledger.core.family.Step;
+import tallledger.core.reason.Reason;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
@@ -77,6 +78,18 @@ class BesideTest {
         Beside beside = beside(still);
         assertThat(turns(beside.next().orElseThrow())).isTrue();
         assertThat(beside.why().code()).isEqualTo("next.beside-turns");
+    }
+
+    /** Where nothing else is left but the spindle, and another is at it, that is said, and the hands are named. */
+    @Test
+    void whereOnlyTheSpindleIsLeftTheHandsAreNamed() {
+        SurveyBook drive = new SurveyBook(Machines.lathe("1440"), Scope.SPINDLE_DRIVE, 60);
+        SheetPlan plan = SheetPlan.of(drive.survey(), drive.now());
+        List<Task> others = new ArrayList<>(List.of(plan.next().orElseThrow()));
+        drive.survey().steps().open().stream().filter(s -> !s.runs()).map(Task::of).forEach(others::add);
+        Beside none = Beside.of(drive.survey(), plan, others);
+        assertThat(none.next()).isEqualTo(plan.next());
+        assertThat(none.why()).isEqualTo(Reason.of(PlanReason.NEXT_BESIDE_TURNS, Reason.of(PlanReason.NEXT_BESIDE_NONE)));
     }
 
     /** What somebody is at that is done already, or no step of this machine, takes nothing from anybody. */

@@ -38,8 +38,8 @@ class LiveController {
     @GetMapping(path = "/surveys/{id}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     ResponseEntity<SseEmitter> listen(@PathVariable long id, @RequestParam(defaultValue = "") String step, HttpServletRequest request) {
         StoredSurvey survey = library.survey(id);
-        Optional<Task> open = survey.core().task(step);
         Whose whose = Whose.of(request, writer, words.say("live.here"));
+        Optional<Task> open = survey.core().task(step).filter(task -> whose.records());
         return watchers.open(id, new Watchers.Watcher(whose, open.map(Task::key).orElse(""),
                 open.map(task -> words.name(task, survey.core().machine().train())).orElse("")), Map.of("head", survey.head()))
                 .map(line -> ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(line))
