@@ -16,6 +16,9 @@ import tallledger.core.drive.Transmission;
 import tallledger.core.evidence.Severity;
 import tallledger.core.family.Step;
 import tallledger.core.measuring.MeasuringReason;
+import tallledger.core.measuring.PanelCheck;
+import tallledger.core.measuring.SupplyCheck;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -107,8 +110,17 @@ public final class RunGate {
         return because.isEmpty() ? name : Reason.of(SurveyReason.GATE_STOP_ITEM, name, because);
     }
 
+    /**
+     * Whether a record of this step may come out as something that stops use, by a person's word or by its figures: until it has been
+     * judged, nothing is run.
+     */
+    public static boolean mayStopUse(Step step) {
+        return step.ifBad() == Severity.STOP_USE || step.recording() instanceof SupplyCheck || step.recording() instanceof PanelCheck
+                || step.recording() instanceof WatchedCycle;
+    }
+
     /** What a route may turn at, min⁻¹: the plate's value, the drive's own estimate, or the top of a range. */
-    private static Optional<BigDecimal> fastest(SpindleSurvey survey, Route route) {
+    public static Optional<BigDecimal> fastest(SpindleSurvey survey, Route route) {
         return survey.table().nominal(route).or(() -> survey.table().speedOf(route).flatMap(s -> s.expected()).map(BigDecimal::valueOf))
                 .or(() -> direct(survey, route));
     }
@@ -124,7 +136,7 @@ public final class RunGate {
     }
 
     /** The machine's top speed, min⁻¹. */
-    private static Optional<BigDecimal> top(SpindleSurvey survey) {
+    public static Optional<BigDecimal> top(SpindleSurvey survey) {
         return survey.table().speeds().stream().flatMap(s -> s.expected().stream()).max(Double::compare).map(BigDecimal::valueOf);
     }
 

@@ -13,6 +13,7 @@ import tallledger.web.library.Plans;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.runsheet.PlanView;
+import tallledger.web.sharing.Devices;
 import tallledger.web.words.Words;
 
 /** The board: for the large screen, while others work at the machine. What has come, what is being done, what is open, what comes next. */
@@ -24,8 +25,10 @@ class BoardController {
     private final SurveyLibrary library;
     private final Plans plans;
     private final Words words;
+    private final Devices devices;
 
-    BoardController(SurveyLibrary library, Plans plans, Words words) {
+    BoardController(SurveyLibrary library, Plans plans, Words words, Devices devices) {
+        this.devices = devices;
         this.library = library;
         this.plans = plans;
         this.words = words;
@@ -42,6 +45,7 @@ class BoardController {
         model.addAttribute("plan", PlanView.of(survey, plans.sheet(survey), words));
         model.addAttribute("counts", survey.folded().coverage().counts());
         model.addAttribute("openSteps", survey.steps().open().size());
+        model.addAttribute("holding", devices.holding(id));
         return "board/board";
     }
 }

@@ -3,16 +3,21 @@ package tallledger.web.entries;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
+import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.web.forms.ConcurrentEditException;
+import tallledger.web.forms.SentLaterRequest;
 import tallledger.web.words.WebReason;
 import tallledger.web.words.Words;
 
@@ -43,9 +48,23 @@ class ConcurrentEditController {
         this.words = words;
     }
 
+    /** A device that kept it gets what came between in words, and shows both at the step. */
     @ExceptionHandler(ConcurrentEditException.class)
     @ResponseStatus(HttpStatus.CONFLICT)
-    String show(ConcurrentEditException meanwhile, HttpServletRequest request, Model model) {
+    Object show(ConcurrentEditException meanwhile, HttpServletRequest request, Model model) {
+        return SentLaterRequest.is(request) ? told(meanwhile) : page(meanwhile, request, model);
+    }
+
+    private ResponseEntity<String> told(ConcurrentEditException meanwhile) {
+        List<Entry> others = meanwhile.survey().entries().stream()
+                .filter(e -> e.sequence() > meanwhile.moved().seen() && e.step().equals(meanwhile.step())).toList();
+        List<String> lines = EntryLine.of(meanwhile.survey(), others, words).stream()
+                .map(l -> words.say("page.kept-theirs", l.author(), l.time(), l.sequence(), l.says())).toList();
+        return ResponseEntity.status(HttpStatus.CONFLICT).contentType(MediaType.APPLICATION_JSON)
+                .body(CanonicalJson.write(Map.of("theirs", lines, "head", meanwhile.survey().head())));
+    }
+
+    private String page(ConcurrentEditException meanwhile, HttpServletRequest request, Model model) {
         int head = meanwhile.moved().head();
         int seen = meanwhile.moved().seen();
         List<Entry> newer = meanwhile.survey().entries().stream().filter(e -> e.sequence() > Math.max(seen, head - SHOWN)).toList();

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.SentLater;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedThen;
@@ -43,6 +44,9 @@ import tallledger.web.words.Words;
 public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
         boolean strikable, String hash, String stray, String then, Optional<Picture> picture) {
 
+    /** Less than this a device's clock may be off, s, and nothing is said of it. */
+    private static final int CLOCK_OFF = 60;
+    private static final double A_MINUTE = 60;
     private static final int LONGEST_RAW = 300;
     /** A row of readings longer than this is folded: its beginning stands, the whole is behind one key. */
     private static final int LONGEST_OPEN = 260;
@@ -126,8 +130,17 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         return survey.core().decoded().event(entry.sequence()).map(event -> event.accept(said, entry)).orElseGet(() -> raw(entry));
     }
 
-    /** What was typed in from paper, or came in a table, says so. */
+    /** What was typed in from paper, came in a table, or was kept on a device says so. */
     private static String from(Entry entry, Words words) {
+        Optional<SentLater> later = SentLater.of(entry);
+        if (later.isPresent()) {
+            return "; " + words.say("entry.sent-later", TIME.format(later.get().received().atZone(ZoneId.systemDefault())))
+                    + words.say("entry.clock-off",
+                            later.get().fast().abs().toSeconds() < CLOCK_OFF ? 0
+                                    : later.get().fast().isNegative() ? 1
+                                            : 2,
+                            Math.round(later.get().fast().abs().toSeconds() / A_MINUTE));
+        }
         if (entry.damage().isEmpty() && entry.draft().payload().get("paper") instanceof Map<?, ?> paper) {
             return "; " + words.say("entry.on-paper", paper.get("line"), String.valueOf(paper.get("visit")));
         }

@@ -9,12 +9,19 @@ public class ConcurrentEditException extends RuntimeException {
     private final transient StoredSurvey survey;
     private final transient FormInput typed;
     private final transient StaleFormException moved;
+    private final String step;
 
-    ConcurrentEditException(StoredSurvey survey, FormInput typed, StaleFormException moved) {
+    ConcurrentEditException(StoredSurvey survey, FormInput typed, StaleFormException moved, String step) {
         super("entries " + moved.seen() + " to " + moved.head());
         this.survey = survey;
         this.typed = typed;
         this.moved = moved;
+        this.step = step;
+    }
+
+    /** The step that the form is of, as entries name it. */
+    public String step() {
+        return step;
     }
 
     /** As it is now. */

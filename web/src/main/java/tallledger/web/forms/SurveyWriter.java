@@ -1,6 +1,8 @@
 package tallledger.web.forms;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -9,6 +11,7 @@ import org.springframework.stereotype.Component;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.LedgerReason;
+import tallledger.core.ledger.SentLater;
 import tallledger.core.reason.Reason;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
@@ -39,12 +42,19 @@ public class SurveyWriter {
 
     /** Room is left for the number behind it. */
     private static final int LONGEST_KEY = 34;
+    private static final int TRIES = 5;
 
     private final SurveyLibrary library;
     private final Books books;
     private final AuthorCookie writer;
 
-    SurveyWriter(SurveyLibrary library, Books books, AuthorCookie writer) {
+    private final Clock clock;
+    /** The one being answered. */
+    private final HttpServletRequest request;
+
+    SurveyWriter(SurveyLibrary library, Books books, AuthorCookie writer, Clock clock, HttpServletRequest request) {
+        this.clock = clock;
+        this.request = request;
         this.library = library;
         this.books = books;
         this.writer = writer;
@@ -75,6 +85,7 @@ public class SurveyWriter {
         if (already.isPresent()) {
             // Its answer was lost on the way: what the browser kept of it can go now.
             writer.remember(response, typed.get("author"), submission);
+            request.setAttribute(SentLaterRequest.RECORDED, already.get());
             return next.apply(already.get());
         }
         if (!typed.has("author")) {
@@ -86,12 +97,15 @@ public class SurveyWriter {
             return page.show(survey, typed, submission);
         }
         try {
-            Entry entry = appending.append(survey.id(), draft.get(), submission);
+            Optional<SentLater> later = SentLaterRequest.of(request, clock.instant(), survey.entries().get(0).at());
+            Entry entry = later.isEmpty() ? appending.append(survey.id(), draft.get(), submission)
+                    : append(survey.id(), later.get().on(draft.get()), submission, appending, again);
             writer.remember(response, typed.get("author"), submission);
+            request.setAttribute(SentLaterRequest.RECORDED, entry);
             return next.apply(entry);
         } catch (StaleFormException moved) {
             if (again && !typed.get("whole").equals("yes")) {
-                throw new ConcurrentEditException(library.survey(survey.id()), typed, moved);
+                throw new ConcurrentEditException(library.survey(survey.id()), typed, moved, draft.get().step());
             }
             response.setStatus(409);
             typed.refuse("form", Reason.of(WebReason.SURVEY_MOVED_ON, moved.seen() + 1, moved.head(), moved.head() - moved.seen()));
@@ -101,6 +115,28 @@ public class SurveyWriter {
             response.setStatus(503);
             typed.refuse("form", not.reason());
             return page.show(survey, typed, submission);
+        }
+    }
+
+    /**
+     * What a device kept goes onto whatever has been written meanwhile, but for what another wrote at the same step: that a person has to
+     * see.
+     *
+     * @throws StaleFormException where another wrote at the same step
+     */
+    private Entry append(long survey, Draft draft, Submission submission, Appending appending, boolean rests) {
+        for (int tries = 1;; tries++) {
+            int head = library.survey(survey).head();
+            if (rests && !draft.step().isEmpty() && books.isWrittenByOthers(survey, draft.step(), submission)) {
+                throw new StaleFormException(submission.seen(), head);
+            }
+            try {
+                return appending.append(survey, draft, new Submission(submission.key(), head));
+            } catch (StaleFormException moved) {
+                if (tries == TRIES) {
+                    throw moved;
+                }
+            }
         }
     }
 

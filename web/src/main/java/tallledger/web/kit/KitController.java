@@ -2,14 +2,7 @@ package tallledger.web.kit;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Clock;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
@@ -23,8 +16,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Draft;
-import tallledger.core.plan.LookingWorth;
-import tallledger.core.reason.InUnit;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.AuthorCookie;
 import tallledger.web.forms.FormInput;
@@ -32,7 +23,6 @@ import tallledger.web.forms.SurveyWriter;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.store.Submission;
-import tallledger.web.words.Words;
 
 /** Kit and papers: promised, seen, missing, awaited; and the weight against the lift. */
 @Controller
@@ -43,10 +33,10 @@ class KitController {
     private final SurveyWriter entries;
     private final AuthorCookie writer;
     private final Clock clock;
-    private final Words words;
+    private final KitPage page;
 
-    KitController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words) {
-        this.words = words;
+    KitController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Clock clock, KitPage page) {
+        this.page = page;
         this.library = library;
         this.entries = entries;
         this.writer = writer;
@@ -63,7 +53,7 @@ class KitController {
             survey.steps().kit().named(name).ifPresent(known -> write(known, typed));
         });
         survey.steps().lift().ifPresent(lift -> lift.what().toPayload().forEach((field, value) -> typed.set(field, (String) value)));
-        return page(survey, typed, Submission.fresh(survey.head()), model);
+        return page.show(survey, typed, Submission.fresh(survey.head()), model);
     }
 
     private static void write(KitItem item, FormInput typed) {
@@ -105,32 +95,7 @@ class KitController {
     }
 
     private String write(StoredSurvey survey, FormInput typed, Model model, HttpServletResponse response, Supplier<Optional<Draft>> read) {
-        return entries.write(survey, typed, response, read, (now, said, submission) -> page(now, said, submission, model),
+        return entries.write(survey, typed, response, read, (now, said, submission) -> page.show(now, said, submission, model),
                 entry -> "redirect:/surveys/" + survey.id() + "/kit");
-    }
-
-    private String page(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
-        var kit = survey.steps().kit();
-        List<String> usual = survey.folded().machine().family().traits().kit(survey.folded().machine().fitOut().features()).stream()
-                .filter(code -> kit.named(words.say("kit." + code)).isEmpty()).toList();
-        model.addAttribute("survey", survey);
-        model.addAttribute("kit", kit);
-        model.addAttribute("sum", kit.sum());
-        LookingWorth worths = LookingWorth.of(survey.core());
-        Map<String, String> starting = new HashMap<>();
-        kit.items().stream().filter(i -> i.cost().isEmpty() && i.state() != KitItem.State.SEEN).forEach(i -> worths.starting(i)
-                .ifPresent(cost -> starting.put(i.name(), words.say("figure", cost))));
-        model.addAttribute("starting", starting);
-        model.addAttribute("toReplace", BigDecimal.valueOf(worths.kit()).setScale(0, RoundingMode.HALF_UP));
-        model.addAttribute("unpriced", worths.unpricedKit());
-        model.addAttribute("usual", usual);
-        model.addAttribute("lift",
-                survey.steps().lift().map(l -> InUnit.of(l.what().says(survey.rules()), survey.folded().machine().unit()))
-                        .orElse(Lift.unknown()));
-        model.addAttribute("today", LocalDate.now(clock.withZone(ZoneId.systemDefault())));
-        model.addAttribute("states", KitItem.State.values());
-        model.addAttribute("typed", typed);
-        model.addAttribute("submission", submission);
-        return "kit/kit";
     }
 }

@@ -41,6 +41,7 @@ import tallledger.core.survey.StepResult;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
 import tallledger.core.survey.TaskResult;
+import tallledger.core.survey.TaskStatus;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Unit;
 import tallledger.web.forms.FormInput;
@@ -71,6 +72,40 @@ public class SheetPage {
         this.instruments = instruments;
         this.words = words;
         this.clock = clock;
+    }
+
+    /**
+     * Every step as it would stand open, for a device that goes on without a connection: nothing is refused here, why it would be stands
+     * beside it.
+     */
+    List<PocketStep> pocket(StoredSurvey survey, RunSheetView shell, String author) {
+        return TaskStatus.byPhase(survey.core()).values().stream().flatMap(List::stream).map(TaskStatus::task).map(task -> {
+            FormInput typed = FormInput.blank();
+            typed.set("author", author);
+            typed.set(EquipmentController.SEEN, "yes");
+            OpenTask open = task(survey, task, typed);
+            RunSheetView view = new RunSheetView(task.key(), Optional.empty(), open, Set.of(), Optional.empty(), shell.stopUse(),
+                    shell.done(), new RunSheetView.Spine(List.of(), shell.spine().counts()), shell.margin());
+            return PocketStep.of(survey, task, typed, view, refusal(survey.core(), task));
+        }).toList();
+    }
+
+    /** The run sheet with nothing open. */
+    RunSheetView shell(StoredSurvey survey) {
+        SheetPlan plan = plans.sheet(survey);
+        return new RunSheetView("", Optional.empty(), finished(survey, plan), Set.of(), Optional.empty(), stopUse(survey.core()),
+                done(survey, Optional.empty()),
+                new RunSheetView.Spine(PhaseView.of(survey, "", words), survey.folded().coverage().counts()),
+                margin(survey, plan, ""));
+    }
+
+    RunSheetView.Start pocketStart(StoredSurvey survey, FormInput typed) {
+        MountedForm.remember(survey.steps(), typed);
+        return start(survey);
+    }
+
+    boolean isStartDue(StoredSurvey survey) {
+        return StartCheck.isDue(survey.entries(), survey.rules(), clock.instant());
     }
 
     /** @param done entry that was recorded just now */
@@ -105,9 +140,13 @@ public class SheetPage {
                 open.map(t -> instruments.fields(survey, t)).orElse(Set.of()),
                 Optional.of(start(survey)).filter(start -> isStartDue(survey, open, gate, typed)), stopUse, done(survey, done),
                 new RunSheetView.Spine(PhaseView.of(survey, key, words), survey.folded().coverage().counts()),
-                new RunSheetView.SheetMargin(PlanView.of(survey, plan, words), List.of(School.values()),
-                        Films.of(survey.entries(), survey.core().struck().keySet()).running(), survey.steps().mounted(),
-                        survey.core().photosOf(key)));
+                margin(survey, plan, key));
+    }
+
+    private RunSheetView.SheetMargin margin(StoredSurvey survey, SheetPlan plan, String key) {
+        return new RunSheetView.SheetMargin(PlanView.of(survey, plan, words), List.of(School.values()),
+                Films.of(survey.entries(), survey.core().struck().keySet()).running(), survey.steps().mounted(),
+                survey.core().photosOf(key));
     }
 
     private static Optional<Reason> refusal(Survey survey, Task task) {

@@ -45,7 +45,8 @@ public class DeviceGate extends OncePerRequestFilter {
     private static final Set<String> READING = Set.of("GET", "HEAD");
     private static final int MISDIRECTED = 421;
     /** What pages are made of. */
-    private static final List<String> MADE_OF = List.of("/css/", "/js/", "/fonts/", "/favicon", "/alive", "/sorry/", "/screen");
+    private static final List<String> MADE_OF = List.of("/css/", "/js/", "/fonts/", "/favicon", "/alive", "/sorry/", "/screen",
+            "/service-worker.js", "/tall-ledger.webmanifest", "/icon");
     /** What is done at the computer alone: who is let in, and what holds its key. */
     private static final List<String> HERE_ONLY = List.of("/house/sharing", "/house/backup", "/missing", "/example");
 

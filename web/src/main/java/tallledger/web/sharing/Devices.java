@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -49,11 +48,12 @@ public class Devices {
 
     private final Houses houses;
     private final Clock clock;
-    private final Map<String, Instant> seen = new ConcurrentHashMap<>();
+    private final LastHeard heard;
     private volatile Known known;
     private int unwritten;
 
-    Devices(Houses houses, Clock clock) {
+    Devices(Houses houses, Clock clock, LastHeard heard) {
+        this.heard = heard;
         this.houses = houses;
         this.clock = clock;
     }
@@ -79,12 +79,29 @@ public class Devices {
     }
 
     void saw(Device device) {
-        seen.put(device.id(), clock.instant());
+        heard.saw(device.id(), clock.instant());
     }
 
-    /** When it was last heard of since Tall Ledger was started. */
-    Optional<Instant> lastSeen(String id) {
-        return Optional.ofNullable(seen.get(id));
+    /** How many entries a device holds now that it has not sent. */
+    public void holds(Device device, int kept) {
+        heard.holds(device.id(), kept, clock.instant());
+    }
+
+    /** When it was last heard of, and what it held then. */
+    Optional<LastHeard.Heard> lastHeard(String id) {
+        return heard.of(id);
+    }
+
+    /** A device that held entries of a survey's when it was last heard of. */
+    public record Holding(String name, Instant at, int kept) {
+    }
+
+    /** Devices that may write in a survey and held entries when they were last heard of. */
+    public List<Holding> holding(long survey) {
+        return all().stream().filter(p -> p.device().writes() && p.device().survey().filter(s -> s != survey).isEmpty())
+                .flatMap(p -> heard.of(p.device().id()).filter(h -> h.kept() > 0).map(h -> new Holding(p.device().name(), h.at(), h.kept()))
+                        .stream())
+                .toList();
     }
 
     static String secret() {

@@ -59,10 +59,10 @@ class SharingController {
     /**
      * A device as it is listed.
      *
-     * @param seen when it was last heard of since the start; null for not yet
+     * @param heard when it was last heard of, and what it held; null for never
      * @param isIn whether it is let in now
      */
-    public record DeviceRow(Paired paired, Instant seen, boolean isIn) {
+    public record DeviceRow(Paired paired, LastHeard.Heard heard, boolean isIn) {
     }
 
     /** A code with where to type it, and both as squares to be photographed. */
@@ -125,7 +125,7 @@ class SharingController {
         model.addAttribute("surveyName", survey.map(this::named).orElse(""));
         model.addAttribute("lasts", Lasts.values());
         Instant now = clock.instant();
-        List<DeviceRow> rows = devices.all().stream().limit(SHOWN).map(p -> new DeviceRow(p, devices.lastSeen(p.device().id())
+        List<DeviceRow> rows = devices.all().stream().limit(SHOWN).map(p -> new DeviceRow(p, devices.lastHeard(p.device().id())
                 .orElse(null), p.isIn(now))).toList();
         model.addAttribute("in", rows.stream().filter(DeviceRow::isIn).toList());
         model.addAttribute("out", rows.stream().filter(r -> !r.isIn()).toList());

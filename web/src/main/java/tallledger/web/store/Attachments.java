@@ -1,7 +1,9 @@
 package tallledger.web.store;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -32,6 +34,13 @@ public class Attachments {
             attachments.stream().filter(a -> mapper.count(a.sha256()) == 0).forEach(mapper::insert);
             return books.append(survey, entry, submission);
         });
+    }
+
+    /** Many at once, by their hashes; those that are not whole are left out. */
+    public Map<String, AttachmentRow> attachments(List<String> hashes) {
+        return hashes.isEmpty() ? Map.of()
+                : mapper.attachments(hashes).stream().filter(AttachmentRow::isWhole)
+                        .collect(Collectors.toMap(AttachmentRow::sha256, a -> a));
     }
 
     /** An attachment by its hash; empty where it is not there, or is not any more what the ledger names. */

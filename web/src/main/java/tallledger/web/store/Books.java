@@ -214,6 +214,14 @@ public class Books {
         });
     }
 
+    /**
+     * Whether somebody else has written at a step since a form was made. Keys of one device begin alike, so that what it wrote itself
+     * does not count.
+     */
+    public boolean isWrittenByOthers(long bookId, String step, Submission submission) {
+        return mapper.writtenByOthers(bookId, step, submission.seen(), submission.device()) > 0;
+    }
+
     private void noted(BookRow book, Entry entry) {
         heads.note(book, entry.sequence(), entry.hash());
         Optional.ofNullable(book.getKind() == BookKind.MACHINE ? book.getId() : book.getMachineId())

@@ -29,6 +29,10 @@ interface LedgerMapper {
 
     EntryRow bySubmission(@Param("bookId") long bookId, @Param("submission") String submission);
 
+    /** @param device what the keys of its own forms begin with */
+    int writtenByOthers(@Param("bookId") long bookId, @Param("step") String step, @Param("after") int after,
+            @Param("device") String device);
+
     Long bookOpenedBy(String key);
 
     List<HeadRow> heads();

@@ -24,6 +24,13 @@ public record Submission(String key, int seen) {
         return new Submission(UUID.nameUUIDFromBytes((key + " " + form).getBytes(StandardCharsets.UTF_8)).toString(), seen);
     }
 
+    private static final int DEVICE = 9;
+
+    /** What all keys begin with that one device made while it had no connection. */
+    String device() {
+        return key.substring(0, DEVICE);
+    }
+
     public static Submission fresh(int seen) {
         return new Submission(UUID.randomUUID().toString(), seen);
     }

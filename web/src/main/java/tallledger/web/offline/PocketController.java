@@ -1,0 +1,114 @@
+package tallledger.web.offline;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.ledger.CanonicalJson;
+import tallledger.core.survey.Photo;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
+import tallledger.web.kit.KitPage;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.runsheet.PocketSheet;
+import tallledger.web.sharing.DeviceGate;
+import tallledger.web.sharing.Devices;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
+import tallledger.web.store.Submission;
+
+/**
+ * What a device needs to go on without a connection: a survey as one page, with every step as the run sheet would show it, kit and claims
+ * and the newest pictures small.
+ */
+@Controller
+class PocketController {
+
+    /** Together no more than this, bytes: what all the rest of the largest machine leaves of 400 kB. */
+    private static final int PICTURES = 150_000;
+    private static final int MOST_PICTURES = 60;
+
+    /** The device fills in a key of its own each time a form is shown, and what it has seen: so the parts stay the same. */
+    private static final Submission BLANK = new Submission(new UUID(0, 0).toString(), 0);
+
+    /** A small picture, as text. */
+    public record SmallPicture(int entry, String type, String base64) {
+    }
+
+    private final SurveyLibrary library;
+    private final PocketSheet sheet;
+    private final KitPage kit;
+    private final Attachments attachments;
+    private final AuthorCookie writer;
+    private final Devices devices;
+    private final Clock clock;
+
+    PocketController(SurveyLibrary library, PocketSheet sheet, KitPage kit, Attachments attachments, AuthorCookie writer, Devices devices,
+            Clock clock) {
+        this.library = library;
+        this.sheet = sheet;
+        this.kit = kit;
+        this.attachments = attachments;
+        this.writer = writer;
+        this.devices = devices;
+        this.clock = clock;
+    }
+
+    @GetMapping("/surveys/{id}/pocket")
+    String show(@PathVariable long id, Model model, HttpServletRequest request) {
+        StoredSurvey survey = library.survey(id);
+        FormInput typed = FormInput.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        kit.show(survey, typed, BLANK, model);
+        sheet.show(survey, typed, BLANK, model);
+        model.addAttribute("now", clock.instant().toEpochMilli());
+        model.addAttribute("claims", survey.core().machine().claims());
+        model.addAttribute("pictures", pictures(survey));
+        return "offline/pocket";
+    }
+
+    /** The newest first, as many as there is room for. */
+    private List<SmallPicture> pictures(StoredSurvey survey) {
+        List<Photo> newest = new ArrayList<>(survey.core().photos());
+        Collections.reverse(newest);
+        newest = newest.stream().filter(p -> p.small().isPresent()).limit(MOST_PICTURES).toList();
+        Map<String, AttachmentRow> kept = attachments.attachments(newest.stream().map(p -> p.small().orElseThrow()).distinct().toList());
+        List<SmallPicture> fit = new ArrayList<>();
+        int room = PICTURES;
+        for (Photo photo : newest) {
+            AttachmentRow small = kept.get(photo.small().orElseThrow());
+            if (small != null && small.bytes().length <= room) {
+                room -= small.bytes().length;
+                fit.add(new SmallPicture(photo.entry(), small.type(), Base64.getEncoder().encodeToString(small.bytes())));
+            }
+        }
+        return fit;
+    }
+
+    /**
+     * Before a device sends what it kept: where the record stands, and what a form must carry.
+     *
+     * @param kept how many it holds that were not sent
+     */
+    @GetMapping("/surveys/{id}/pocket/stand")
+    ResponseEntity<String> stand(@PathVariable long id, @RequestParam(defaultValue = "0") int kept, CsrfToken token,
+            HttpServletRequest request) {
+        StoredSurvey survey = library.survey(id);
+        DeviceGate.asking(request).ifPresent(device -> devices.holds(device, kept));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header("Cache-Control", "no-store")
+                .body(CanonicalJson.write(Map.of("head", survey.head(), "token", token.getToken())));
+    }
+}
