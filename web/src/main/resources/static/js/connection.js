@@ -3,12 +3,16 @@
 const SENT_NOTHING = "No connection: nothing was sent. What you typed is kept on this tablet. Press again when the connection is back.";
 const LOST = "The connection is lost. Go on typing: it is kept on this tablet.";
 const LOOK_EVERY = 15000;
+/* A computer out of reach says nothing at all. */
+const PATIENCE = 6000;
 
 /** Whether the server answers. */
 export function reach() {
-  return fetch("/alive", { cache: "no-store" }).then((answer) => {
+  const stop = new AbortController();
+  const late = setTimeout(() => stop.abort(), PATIENCE);
+  return fetch("/alive", { cache: "no-store", signal: stop.signal }).then((answer) => {
     if (!answer.ok) { throw new Error(String(answer.status)); }
-  });
+  }).finally(() => clearTimeout(late));
 }
 
 export class ConnectionLine {
@@ -54,7 +58,7 @@ export class ConnectionLine {
         this.hide();
         this.line.textContent = "";
       }
-    }).catch(() => this.say(LOST));
+    }).catch(() => { if (this.line.hidden || !this.line.textContent) { this.say(LOST); } });
     setInterval(look, LOOK_EVERY);
     window.addEventListener("offline", look);
     window.addEventListener("online", look);

@@ -2,6 +2,7 @@
    lost answer it finds the entry it wrote. Every form that is sent keeps what is in it. */
 import { ConnectionLine, reach } from "./connection.js";
 import { Drafts, fills, typedIn } from "./drafts.js";
+import { keepHere, keepsHere } from "./without.js";
 
 const KEYS = ["submission", "seen"];
 const isTick = (e) => e.type === "checkbox" || e.type === "radio";
@@ -35,11 +36,13 @@ class KeptForm {
 
   isTypable() { return this.own().some((e) => e.type !== "hidden"); }
 
-  save() {
+  draft() {
     const typed = this.own().filter((e) => (e.type !== "hidden" || this.form.dataset.whole) && !KEYS.includes(e.name))
       .map((e) => [e.name, e.value, isTick(e) ? e.checked : null]);
-    this.drafts.keep(this.name, { typed, keys: KEYS.map((name) => [name, this.value(name)]), at: Date.now() });
+    return { typed, keys: KEYS.map((name) => [name, this.value(name)]), at: Date.now() };
   }
+
+  save() { this.drafts.keep(this.name, this.draft()); }
 
   /* A form that holds a whole description is laid out by the server: rows and cells that are not there yet are asked for. */
   layOut(draft) {
@@ -138,7 +141,11 @@ class KeptForm {
         this.form.requestSubmit(by);
       }).catch(() => {
         delete document.documentElement.dataset.sending;
-        this.line.sayNothingWasSent(this.form);
+        if (!keepsHere(this.form, by)) {
+          this.line.sayNothingWasSent(this.form);
+          return;
+        }
+        keepHere(this.form, by, this.draft()).then((kept) => { if (kept) { this.drafts.forget(this.name); } });
       });
     });
     window.addEventListener("pageshow", () => {
@@ -148,6 +155,10 @@ class KeptForm {
   }
 }
 
+const watched = new WeakSet();
+let line = null;
+
+/** All forms that are on the page now and were not before. */
 export function keepHalfTyped() {
   let drafts;
   try {
@@ -157,9 +168,13 @@ export function keepHalfTyped() {
     /* A browser that keeps nothing keeps nothing half typed. */
     return;
   }
-  const forms = Array.from(document.querySelectorAll("form[method=post], form.keeps"));
+  const forms = Array.from(document.querySelectorAll("form[method=post], form.keeps")).filter((form) => !watched.has(form));
   if (!forms.length) { return; }
-  const line = new ConnectionLine(forms[0]);
+  if (!line) {
+    line = new ConnectionLine(forms[0]);
+    line.watch();
+  }
+  forms.forEach((form) => watched.add(form));
   forms.map((form) => new KeptForm(form, drafts, line)).forEach((kept) => {
     if (kept.begin()) {
       window.sessionStorage.removeItem("laid out");
@@ -167,5 +182,4 @@ export function keepHalfTyped() {
     }
   });
   window.sessionStorage.removeItem("sent");
-  line.watch();
 }

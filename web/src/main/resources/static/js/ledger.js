@@ -7,7 +7,7 @@ import { jobPage } from "./job.js";
 import { watchPage } from "./page-keys.js";
 import { watchPaperLines } from "./paper-lines.js";
 import { watchOthers } from "./live.js";
-import { watchPhotos } from "./photo.js";
+import { takeSeveral, watchPhotos } from "./photo.js";
 import { plateForm } from "./plate-grid.js";
 import { watchPocket } from "./pocket.js";
 import { watchFields } from "./record-fields.js";
@@ -15,6 +15,7 @@ import { timedForm } from "./stopwatch.js";
 import { watchTable } from "./table-look.js";
 import { speedForm } from "./tap-count.js";
 import { watchWeighing } from "./weigh.js";
+import { goOnWithout } from "./without.js";
 
 document.documentElement.classList.add("has-script");
 
@@ -28,6 +29,13 @@ document.addEventListener("alpine:init", () => {
   Alpine.data("plate", plateForm);
 });
 
+/* A step that was laid open from the device is watched as one that came with its page. */
+document.addEventListener("step-shown", () => {
+  takeSeveral();
+  watchWeighing();
+  keepHalfTyped();
+});
+
 watchPage();
 watchFields();
 watchInstrument();
@@ -38,3 +46,4 @@ watchTable();
 watchWeighing();
 watchPocket();
 keepHalfTyped();
+goOnWithout();

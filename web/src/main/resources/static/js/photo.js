@@ -1,6 +1,9 @@
 /* Photographs, several at once: turned and made smaller here, then sent one after the other while the work goes on. One that a lost
    connection stopped is sent again by the same key, so that it is recorded once. */
 
+import { freshKey } from "./kept.js";
+import { keepPhotoHere, keepsHere } from "./without.js";
+
 /* As the server keeps them; larger ones would be made smaller there. */
 const LONGEST_SIDE = 2000;
 const QUALITY = 0.9;
@@ -20,13 +23,6 @@ export function underWay(done, all, waits) {
   return count + (waits ? ": no connection, " : ": ") + done + " recorded" + (waits ? ", the rest is kept until it is back." : " …");
 }
 
-/** A key as forms have it. */
-export function freshKey() {
-  if (window.crypto.randomUUID) { return window.crypto.randomUUID(); }
-  const hex = Array.from(window.crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, "0")).join("");
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
-}
-
 /* Turned as its camera says, and no larger than it is kept. One that is small enough already goes as it is. */
 async function smaller(file) {
   const picture = await createImageBitmap(file, { imageOrientation: "from-image" });
@@ -42,8 +38,8 @@ async function smaller(file) {
 
 const pause = () => new Promise((over) => { setTimeout(over, AGAIN); });
 
-/* Until the server says something, however often the connection is lost. */
-async function sent(address, fields, bar) {
+/* Until the server says something, however often the connection is lost; once only where the device keeps what is not sent. */
+async function sent(address, fields, bar, once) {
   for (;;) {
     try {
       const answer = await new Promise((came, lost) => {
@@ -56,6 +52,7 @@ async function sent(address, fields, bar) {
       });
       if (answer.status < 500) { return answer; }
     } catch (lost) {
+      if (once) { return null; }
       bar.waits();
     }
     await pause();
@@ -91,6 +88,13 @@ class PhotoBar {
   waits() { this.say(true); }
 
   say(waits) { this.text.textContent = " " + underWay(this.done, this.all, waits); }
+
+  /** Not sent, and kept on the device. */
+  kept() {
+    this.all -= 1;
+    this.bar.max = Math.max(1, this.all);
+    if (this.done === this.all) { this.text.textContent = " No connection: kept on this device, and sent when it is back."; }
+  }
 
   next() {
     this.done += 1;
@@ -129,7 +133,18 @@ async function send(form, files) {
     fields.forEach((value, field) => one.append(field, value));
     if (at > 0) { one.set("submission", freshKey()); }
     one.set("photo", await smaller(file), "photograph.jpg");
-    const answer = await sent(form.action, one, bar);
+    const answer = await sent(form.action, one, bar, keepsHere(form, null));
+    if (!answer) {
+      if (!await keepPhotoHere(form.action, Array.from(one.entries()).filter(([, value]) => typeof value === "string"),
+        one.get("submission"), one.get("photo"))) {
+        bar.text.textContent = " That photograph could not be kept here: leave this page open, and choose it again later.";
+        bar.text.className = "wrong";
+        name.disabled = false;
+        return;
+      }
+      bar.kept();
+      continue;
+    }
     if (answer.status >= 400) {
       bar.text.textContent = " " + wrong(answer.responseText);
       bar.text.className = "wrong";
@@ -143,7 +158,7 @@ async function send(form, files) {
   name.value = "";
   form.querySelector("[name=caption]").value = "";
   form.querySelector("[name=submission]").value = freshKey();
-  bringIn(html, files.length);
+  if (html) { bringIn(html, bar.done); }
 }
 
 /* Before anybody else hears of it: what is no picture, or comes from a browser that makes none smaller, is sent as the form says. */
@@ -167,7 +182,12 @@ async function onSubmit(event) {
   send(form, files);
 }
 
-export function watchPhotos() {
+/** Several at once, where a script sends them. */
+export function takeSeveral() {
   document.querySelectorAll("form[data-photos] [name=photo]").forEach((field) => { field.multiple = true; });
+}
+
+export function watchPhotos() {
+  takeSeveral();
   document.addEventListener("submit", onSubmit, true);
 }

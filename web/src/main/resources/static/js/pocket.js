@@ -1,6 +1,8 @@
 /* The run sheet in one hand: its keys at the bottom of a small screen, a pad of figures, the next step by a swipe. The screen stays on
    while a step is open, and a short buzz says that something was recorded. Everything stands on the page without it. */
 
+import { goTo } from "./without.js";
+
 const SMALL = "(max-width: 600px)";
 const SWIPE = 70;
 const SLANT = 0.5;
@@ -72,7 +74,11 @@ class Pocket {
   field = null;
   lock = null;
 
+  /* Anew for each step that is laid open. */
   lay() {
+    document.querySelectorAll(".thumb").forEach((old) => old.remove());
+    this.field = null;
+    this.root.classList.remove("padded");
     const bar = document.createElement("div");
     bar.className = "thumb";
     const form = document.querySelector("#step form:has(.closing)");
@@ -88,7 +94,6 @@ class Pocket {
     }
     bar.append(this.ways());
     document.querySelector("#sheet").append(bar);
-    this.layPages();
     this.layPad();
     this.root.classList.add("pocket");
     this.root.classList.toggle("left-hand", this.kept() === "left");
@@ -156,13 +161,16 @@ class Pocket {
     document.querySelectorAll("#step form").forEach((form) => form.querySelectorAll(NUMBERS).forEach((field) => {
       field.inputMode = "none";
     }));
+    const first = document.activeElement;
+    if (first && first.inputMode === "none") { this.show(first); }
+  }
+
+  watchFocus() {
     document.addEventListener("focusin", (event) => this.show(event.target.closest("#step") && event.target.inputMode === "none"
       ? event.target : null));
     document.addEventListener("focusout", () => setTimeout(() => {
       if (document.activeElement === document.body) { this.show(null); }
     }));
-    const first = document.activeElement;
-    if (first && first.inputMode === "none") { this.show(first); }
   }
 
   show(field) {
@@ -203,7 +211,7 @@ class Pocket {
       const to = event.changedTouches[0];
       const address = from && this.near[swiped(to.clientX - from.clientX, to.clientY - from.clientY)];
       from = null;
-      if (address) { location.href = address; }
+      if (address) { goTo(address); }
     }, { passive: true });
   }
 
@@ -227,7 +235,10 @@ function buzz() {
 export function watchPocket() {
   if (document.body.dataset.page !== "run" || !document.querySelector("#step") || !window.matchMedia(SMALL).matches) { return; }
   const pocket = new Pocket();
+  pocket.layPages();
   pocket.lay();
+  pocket.watchFocus();
+  document.addEventListener("step-shown", () => pocket.lay());
   pocket.watchSwipes();
   pocket.stayOn();
   buzz();

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.RequestParam;
+import tallledger.core.house.Device;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.survey.Photo;
 import tallledger.web.forms.AuthorCookie;
@@ -25,7 +25,6 @@ import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.runsheet.PocketSheet;
 import tallledger.web.sharing.DeviceGate;
-import tallledger.web.sharing.Devices;
 import tallledger.web.store.AttachmentRow;
 import tallledger.web.store.Attachments;
 import tallledger.web.store.Submission;
@@ -40,6 +39,8 @@ class PocketController {
     /** Together no more than this, bytes: what all the rest of the largest machine leaves of 400 kB. */
     private static final int PICTURES = 150_000;
     private static final int MOST_PICTURES = 60;
+    private static final int SMALL_ICON = 192;
+    private static final int LARGE_ICON = 512;
 
     /** The device fills in a key of its own each time a form is shown, and what it has seen: so the parts stay the same. */
     private static final Submission BLANK = new Submission(new UUID(0, 0).toString(), 0);
@@ -53,17 +54,14 @@ class PocketController {
     private final KitPage kit;
     private final Attachments attachments;
     private final AuthorCookie writer;
-    private final Devices devices;
     private final Clock clock;
 
-    PocketController(SurveyLibrary library, PocketSheet sheet, KitPage kit, Attachments attachments, AuthorCookie writer, Devices devices,
-            Clock clock) {
+    PocketController(SurveyLibrary library, PocketSheet sheet, KitPage kit, Attachments attachments, AuthorCookie writer, Clock clock) {
         this.library = library;
         this.sheet = sheet;
         this.kit = kit;
         this.attachments = attachments;
         this.writer = writer;
-        this.devices = devices;
         this.clock = clock;
     }
 
@@ -98,17 +96,24 @@ class PocketController {
         return fit;
     }
 
-    /**
-     * Before a device sends what it kept: where the record stands, and what a form must carry.
-     *
-     * @param kept how many it holds that were not sent
-     */
+    /** Before a device sends what it kept: where the record stands, and what a form must carry. */
     @GetMapping("/surveys/{id}/pocket/stand")
-    ResponseEntity<String> stand(@PathVariable long id, @RequestParam(defaultValue = "0") int kept, CsrfToken token,
-            HttpServletRequest request) {
-        StoredSurvey survey = library.survey(id);
-        DeviceGate.asking(request).ifPresent(device -> devices.holds(device, kept));
+    ResponseEntity<String> stand(@PathVariable long id, CsrfToken token) {
         return ResponseEntity.ok().contentType(MediaType.APPLICATION_JSON).header("Cache-Control", "no-store")
-                .body(CanonicalJson.write(Map.of("head", survey.head(), "token", token.getToken())));
+                .body(CanonicalJson.write(Map.of("head", library.survey(id).head(), "token", token.getToken())));
+    }
+
+    /** To be opened from a device's home screen: at its survey, where it has one. */
+    @GetMapping("/tall-ledger.webmanifest")
+    ResponseEntity<String> manifest(HttpServletRequest request) {
+        String start = DeviceGate.asking(request).flatMap(Device::survey).map(s -> "/surveys/" + s + "/run").orElse("/");
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType("application/manifest+json")).header("Cache-Control", "no-cache")
+                .body(CanonicalJson.write(Map.of("name", "Tall Ledger", "short_name", "Tall Ledger", "start_url", start, "scope", "/",
+                        "display", "standalone", "background_color", "#f6f4ec", "theme_color", "#f6f4ec", "icons",
+                        List.of(icon(SMALL_ICON), icon(LARGE_ICON)))));
+    }
+
+    private static Map<String, Object> icon(int side) {
+        return Map.of("src", "/icon-" + side + ".png", "sizes", side + "x" + side, "type", "image/png");
     }
 }

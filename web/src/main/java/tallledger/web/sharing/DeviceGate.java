@@ -42,6 +42,7 @@ public class DeviceGate extends OncePerRequestFilter {
     /** Said of a request by somebody who is not let in: what answers it shows nothing. */
     static final String STRANGER = "tallledger.stranger";
     static final String PAIR = "/pair";
+    private static final String KEPT = "X-Kept-Left";
     private static final Set<String> READING = Set.of("GET", "HEAD");
     private static final int MISDIRECTED = 421;
     /** What pages are made of. */
@@ -98,7 +99,7 @@ public class DeviceGate extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        devices.getObject().saw(device.get());
+        kept(request).ifPresentOrElse(kept -> devices.getObject().holds(device.get(), kept), () -> devices.getObject().saw(device.get()));
         request.setAttribute(DEVICE, device.get());
         request.setAttribute(AuthorCookie.GIVEN, device.get().author().written());
         if (!pairs) {
@@ -110,6 +111,11 @@ public class DeviceGate extends OncePerRequestFilter {
         } finally {
             endWith(request, going);
         }
+    }
+
+    /** How many entries it says it holds that it has not sent. */
+    private static Optional<Integer> kept(HttpServletRequest request) {
+        return Optional.ofNullable(request.getHeader(KEPT)).filter(said -> said.matches("\\d{1,6}")).map(Integer::parseInt);
     }
 
     /** What goes on after the filters are through ends later. */

@@ -83,7 +83,7 @@ public class Devices {
     }
 
     /** How many entries a device holds now that it has not sent. */
-    public void holds(Device device, int kept) {
+    void holds(Device device, int kept) {
         heard.holds(device.id(), kept, clock.instant());
     }
 

@@ -74,7 +74,9 @@ class LastHeard implements DisposableBean {
 
     void holds(String device, int kept, Instant now) {
         Heard before = heard.put(device, new Heard(now, kept));
-        if (before == null || before.kept != kept) {
+        // While it sends, it holds one less each time: that is not written one by one.
+        boolean news = before == null || kept > before.kept || kept == 0 && before.kept > 0;
+        if (news || Duration.between(written, now).compareTo(OFTEN) > 0) {
             write(now);
         }
     }

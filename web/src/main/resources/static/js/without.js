@@ -1,0 +1,474 @@
+/* On without a connection: steps are laid open from what is on the device, what is recorded is kept here and sent when the connection is
+   back. Where the browser does not trust this computer's certificate there is no service worker: then the open page goes on, and says that
+   it must not be closed. */
+import { reach } from "./connection.js";
+import { Drafts } from "./drafts.js";
+import { Kept, deviceKey, keptFor, kindOf } from "./kept.js";
+import { KeptList } from "./kept-list.js";
+import { isChanged } from "./live.js";
+import { NotLetIn } from "./kept-lost.js";
+import { isStartDue, mounted, refusedHere, wrongStart } from "./kept-safety.js";
+import { Sending } from "./kept-sending.js";
+import { Pack } from "./pocket-pack.js";
+
+const REST = 1500;
+const AGAIN = 10000;
+const LOCK = "tall-ledger sends";
+const ONLY_HERE = "No connection. This page goes on without it; do not close or reload it: this browser does not trust the computer’s"
+  + " certificate, so the page cannot be opened again until the connection is back.";
+const GOES_ON = "No connection. What you record is kept here and sent when it is back.";
+const KEEPS_NOTHING = "No connection, and this browser keeps nothing, as in a private window. Nothing was recorded: write it down, or"
+  + " leave this page open and press again when the connection is back.";
+const FULL = "No connection, and there is no room left on this device. Nothing was recorded: make room, or write it down.";
+
+const at = (address) => new URL(address, location.href);
+const stepAsked = (address) => at(address).searchParams.get("step") || "";
+
+/** What a form says, in a line: the step, and whatever was filled in. */
+export function summary(name, filled, pressed) {
+  return [name, ...filled.map(([label, value]) => (label ? label + " " + value : value))].filter((part) => part).join(", ")
+    + (pressed ? " (" + pressed + ")" : "");
+}
+
+function filledIn(form) {
+  const said = [];
+  Array.from(form.elements).forEach((field) => {
+    if (field.type === "hidden" || field.name === "author" || !field.name || field.type === "submit" || field.type === "file") { return; }
+    if (field.type === "checkbox" || field.type === "radio") {
+      if (field.checked && field.name !== "confirmed" && field.name !== "safe") {
+        said.push(["", (field.closest("label") || field).textContent.trim()]);
+      }
+    } else if (field.value.trim() && field.value !== field.defaultValue) {
+      const label = form.querySelector("label[for='" + field.id + "']");
+      said.push([label ? label.textContent.trim() : "", field.options ? field.selectedOptions[0].textContent.trim() : field.value.trim()]);
+    }
+  });
+  return said;
+}
+
+class Without {
+  survey = document.body.dataset.survey || "";
+  pack = null;
+  kept = null;
+  entries = [];
+  refusal = "";
+  sending = false;
+  lost = false;
+
+  async begin() {
+    this.list = new KeptList(this);
+    await this.openStore();
+    await this.look();
+    if (!this.survey) { return; }
+    this.registerWorker();
+    if (Pack.here()) {
+      this.pack = Pack.here();
+      document.documentElement.classList.add("without");
+      this.lost = true;
+      this.seenUpTo(this.pack.head());
+      this.showAsked();
+    } else {
+      this.seenUpTo(Number(document.body.dataset.head));
+      setTimeout(() => this.bring(), REST);
+    }
+    document.addEventListener("click", (event) => this.onClick(event));
+    window.addEventListener("popstate", () => { if (this.pack && this.lost) { this.showAsked(); } });
+    ["online", "pageshow"].forEach((when) => window.addEventListener(when, () => this.send()));
+    window.addEventListener("offline", () => this.look());
+    setInterval(() => this.send(), AGAIN);
+    this.send();
+  }
+
+  async openStore() {
+    try {
+      this.kept = await Kept.open();
+    } catch (none) {
+      this.kept = null;
+    }
+  }
+
+  registerWorker() {
+    if (!navigator.serviceWorker || !window.isSecureContext) { return; }
+    navigator.serviceWorker.register("/service-worker.js").catch(() => { /* Not trusted: the open page goes on by itself. */ });
+  }
+
+  opensAgain() { return Boolean(navigator.serviceWorker && navigator.serviceWorker.controller); }
+
+  async bring() {
+    if (this.bringing) { return; }
+    this.bringing = true;
+    try {
+      this.pack = await Pack.bring(this.survey, this.pack || await Pack.kept(this.survey));
+      document.documentElement.dataset.packed = this.pack.main().dataset.pack;
+    } catch (lost) {
+      this.pack = this.pack || await Pack.kept(this.survey).catch(() => null);
+    } finally {
+      this.bringing = false;
+    }
+  }
+
+  /* What somebody has seen here is no clash with what they record after it. */
+  seenUpTo(head) {
+    try {
+      const name = "seen " + this.survey;
+      window.localStorage.setItem(name, String(Math.max(head, Number(window.localStorage.getItem(name) || 0))));
+    } catch (blocked) {
+      this.seenHere = Math.max(head, this.seenHere || 0);
+    }
+  }
+
+  seen() {
+    try {
+      return Number(window.localStorage.getItem("seen " + this.survey) || this.seenHere || 0);
+    } catch (blocked) {
+      return this.seenHere || 0;
+    }
+  }
+
+  async look() {
+    this.entries = this.kept ? await this.kept.all().catch(() => this.entries) : this.entries;
+    this.list.show(this.entries);
+    this.mark();
+  }
+
+  waiting() { return this.entries.filter((entry) => entry.survey === this.survey && entry.state !== "sent"); }
+
+  /* In the list of steps: what is kept of each. */
+  mark() {
+    document.querySelectorAll("nav.steps .kept-mark").forEach((mark) => mark.remove());
+    const steps = new Set(this.waiting().filter((entry) => !["photos", "start", "later"].includes(entry.kind)).map((entry) => entry.step));
+    document.querySelectorAll("nav.steps a").forEach((link) => {
+      if (steps.has(stepAsked(link.getAttribute("href")))) {
+        const mark = document.createElement("span");
+        mark.className = "kept-mark";
+        mark.textContent = "kept here";
+        link.append(mark);
+      }
+    });
+  }
+
+  say(text) {
+    const line = document.querySelector("#step .connection") || document.querySelector(".connection");
+    if (!line) { return; }
+    line.textContent = text;
+    line.hidden = !text;
+  }
+
+  /* ---- Steps from the device ---- */
+
+  links() { return Array.from(document.querySelectorAll("nav.steps a")); }
+
+  /** The next that is open and not kept, after one; the first of all where there is none behind it. */
+  after(key) {
+    const links = this.links();
+    const keys = links.map((link) => stepAsked(link.getAttribute("href")));
+    const done = new Set(this.waiting().map((entry) => entry.step));
+    const open = links.map((link, i) => ({ key: keys[i], open: Boolean(link.querySelector(".mark.is-open")) && !done.has(keys[i]) }));
+    const from = keys.indexOf(key);
+    const next = open.find((step, i) => i > from && step.open) || open.find((step) => step.open);
+    return next ? next.key : keys[0];
+  }
+
+  showAsked() {
+    const path = location.pathname;
+    if (path.endsWith("/kit")) { this.showKit(); return; }
+    if (!path.endsWith("/run")) {
+      this.show(this.after(""), "That page needs the connection. The run sheet and the kit go on without it.");
+      return;
+    }
+    this.show(stepAsked(location.href) || this.after(""), "");
+  }
+
+  limits() { return this.pack.safety(); }
+
+  show(key, note) {
+    const step = this.pack.step(key);
+    if (!step) {
+      const other = this.after("");
+      if (this.pack.step(other)) { this.show(other, "That step is not on this device."); }
+      return;
+    }
+    const refused = refusedHere(step, this.waiting(), this.limits());
+    const due = step.turns && !refused && isStartDue(this.limits(), this.waiting(), Date.now());
+    const part = this.pack.part("step " + key);
+    let open = part.querySelector(".open-step");
+    if (refused || due) {
+      const name = open.querySelector("#step-name").textContent;
+      open = document.createElement("div");
+      open.className = "open-step";
+      if (due) {
+        open.append(this.pack.part("start"));
+        open.querySelector("#step-name").after(this.line("Then: " + name, "task"));
+      } else {
+        const head = document.createElement("h1");
+        head.id = "step-name";
+        head.textContent = name;
+        open.append(head, this.line(refused, "wrong"));
+      }
+    }
+    this.lay(key, open, part.querySelector(".of-step"), note);
+  }
+
+  showKit() {
+    const part = this.pack.part("kit");
+    this.lay("", part.querySelector(".open-step"), null, "");
+  }
+
+  line(text, look) {
+    const made = document.createElement("p");
+    made.className = look;
+    made.textContent = text;
+    return made;
+  }
+
+  lay(key, open, beside, note) {
+    const step = document.querySelector("#step");
+    const line = step.querySelector(".connection") || this.line("", "connection");
+    line.setAttribute("role", "status");
+    const alarm = this.pack.page.querySelector("#step .stopuse");
+    step.replaceChildren(line, ...(alarm ? [document.importNode(alarm, true)] : []), ...(note ? [this.noted(note)] : []), open);
+    step.dataset.step = key;
+    const margin = this.pack.page.querySelector("aside.margin");
+    document.querySelector("aside.margin").replaceWith(document.importNode(margin, true));
+    if (beside) { document.querySelector("aside.margin .of-step").replaceWith(beside); }
+    document.querySelectorAll("aside.margin input[name=step], #step .start input[name=step]").forEach((field) => { field.value = key; });
+    document.querySelectorAll("input[name=submission]").forEach((field) => { field.value = deviceKey(); });
+    document.querySelectorAll("input[name=seen]").forEach((field) => { field.value = String(this.seen()); });
+    this.links().forEach((link) => {
+      const here = key && stepAsked(link.getAttribute("href")) === key;
+      if (here) {
+        link.setAttribute("aria-current", "step");
+        link.closest("details").open = true;
+      } else {
+        link.removeAttribute("aria-current");
+      }
+    });
+    document.documentElement.classList.remove("steps-open", "pages-open");
+    this.say(this.lost ? (this.opensAgain() ? GOES_ON : ONLY_HERE) : "");
+    this.mark();
+    window.scrollTo(0, 0);
+    document.dispatchEvent(new CustomEvent("step-shown"));
+    step.focus({ preventScroll: true });
+  }
+
+  noted(text) {
+    const made = this.line(text, "done kept-now");
+    made.setAttribute("role", "status");
+    return made;
+  }
+
+  go(address, note) {
+    const to = at(address);
+    if (to.href !== location.href) { window.history.pushState(null, "", to.href); }
+    if (to.pathname.endsWith("/kit")) { this.showKit(); } else { this.show(stepAsked(to.href) || this.after(""), note || ""); }
+  }
+
+  /* Without a worker a link that leads nowhere would lose the page. */
+  onClick(event) {
+    const link = event.target.closest("a[href]");
+    if (!link || event.defaultPrevented || event.button || event.ctrlKey || event.metaKey || event.shiftKey || this.opensAgain()) { return; }
+    const to = at(link.getAttribute("href"));
+    if (to.origin !== location.origin || (to.pathname === location.pathname && to.search === location.search && to.hash)) { return; }
+    if (!this.pack) { return; }
+    event.preventDefault();
+    this.leave(to);
+  }
+
+  /** Goes where a link leads, if it can; lays open from the device what is there. */
+  leave(to) {
+    reach().then(() => { location.href = to.href; }).catch(() => {
+      this.lost = true;
+      const run = "/surveys/" + this.survey + "/";
+      if (to.pathname === run + "run" || to.pathname === run + "kit") { this.go(to.href); } else {
+        this.say("No connection: that page cannot be opened now. The run sheet and the kit go on.");
+      }
+    });
+  }
+
+  /* ---- What is recorded ---- */
+
+  /** Whether a form can be kept here where it cannot be sent. */
+  keeps(form, by) {
+    return Boolean(this.survey && isPocketed() && keptFor(form.action, location.href) && !(by && by.getAttribute("formaction"))
+      && document.body.dataset.device !== "reads");
+  }
+
+  /** A form that could not be sent. @param draft what half-typed forms keep of it */
+  async keep(form, by, draft) {
+    if (!this.kept) { this.say(KEEPS_NOTHING); return false; }
+    if (!this.pack) { this.pack = Pack.here() || await Pack.kept(this.survey).catch(() => null); }
+    this.lost = true;
+    const fields = Array.from(new FormData(form).entries()).filter(([, value]) => typeof value === "string");
+    if (by && by.name) { fields.push([by.name, by.value]); }
+    const kind = kindOf(new URL(form.action).pathname);
+    const step = (fields.find(([name]) => name === "step") || ["", ""])[1];
+    const wrong = this.wrong(kind, form, fields, step);
+    if (wrong) { this.say(wrong); return false; }
+    const key = (form.querySelector("[name=submission]") || {}).value || deviceKey();
+    const name = ((form.closest("#step") || document).querySelector("#step-name") || { textContent: "" }).textContent.trim();
+    const entry = { survey: this.survey, action: new URL(form.action).pathname, kind, step, fields, key, seen: this.seen(), made: Date.now(),
+      state: "waits", draft, says: this.says(kind, name, form, by) };
+    const known = this.pack && this.pack.step(step);
+    const bad = fields.some(([field, value]) => field === "do" && value.startsWith("bad"));
+    if (kind === "start") { entry.mounted = mounted(fields, document.body.dataset.unit); }
+    entry.stopsUse = ["step", "check"].includes(kind) && Boolean(known && known.stops && (bad || known.decides));
+    return this.put(entry, form);
+  }
+
+  /** A photograph, made small already. */
+  async keepPhoto(action, fields, key, photo) {
+    if (!this.kept) { this.say(KEEPS_NOTHING); return false; }
+    const step = (fields.find(([name]) => name === "step") || ["", ""])[1];
+    const caption = (fields.find(([name]) => name === "caption") || ["", ""])[1];
+    return this.put({ survey: this.survey, action: new URL(action).pathname, kind: "photos", step, fields, key, seen: 0, made: Date.now(),
+      state: "waits", photo, says: "Photograph" + (caption ? ": " + caption : "") }, null);
+  }
+
+  says(kind, name, form, by) {
+    const pressed = by ? by.textContent.trim() : "";
+    if (kind === "start") { return "Start checks" + (filledIn(form).length ? ", " + filledIn(form).map(([, value]) => value).join(" ") : ""); }
+    if (kind === "stop") { return "Machine stopped and left"; }
+    if (kind === "kit/mark") { return form.querySelector("[name=name]").value + " " + pressed; }
+    return summary(kind === "plan" || kind === "camera" || kind === "kit" ? "" : name, filledIn(form), pressed);
+  }
+
+  wrong(kind, form, fields, step) {
+    if (!this.pack) { return ""; }
+    if (kind === "start") {
+      const items = form.querySelectorAll("[name=safe]").length;
+      const asks = form.querySelector("[name=mounted]");
+      const says = fields.some(([name]) => name === "mounted");
+      return wrongStart(fields.filter(([name]) => name === "safe").length, items,
+        asks && !says ? null : mounted(fields, document.body.dataset.unit), this.limits().dangers);
+    }
+    if (!["run", "step", "check"].includes(kind)) { return ""; }
+    const known = this.pack.step(step);
+    if (!known) { return ""; }
+    const refused = refusedHere(known, this.waiting(), this.limits());
+    if (refused) { return refused; }
+    if (known.turns && isStartDue(this.limits(), this.waiting(), Date.now())) {
+      return "The start checks are due: press “Steps”, open this step again, and go through them first. What you typed stays.";
+    }
+    const needs = form.querySelectorAll("[name=confirmed]").length;
+    const ticked = form.querySelectorAll("[name=confirmed]:checked").length;
+    if (ticked < needs) { return "Tick what must be free or safe first: " + ticked + " of " + needs + " are ticked."; }
+    if (kind === "run" && !fields.some(([name, value]) => ["reading", "turns", "symptom", "shift"].includes(name) && value.trim())
+      && !fields.some(([name, value]) => name === "do" && (value === "unread" || value === "swept"))) {
+      return "Type the reading, choose what was heard, or press “Ran, not read”.";
+    }
+    if (!fields.some(([name, value]) => name === "author" && value.trim())) { return "Write who is recording this."; }
+    return "";
+  }
+
+  async put(entry, form) {
+    try {
+      await this.kept.add(entry);
+    } catch (failed) {
+      this.say(failed && failed.name === "QuotaExceededError" ? FULL : KEEPS_NOTHING);
+      return false;
+    }
+    await this.look();
+    if (form) { this.goOn(entry); }
+    return true;
+  }
+
+  goOn(entry) {
+    const note = "Kept here, not judged yet: " + entry.says + ".";
+    if (!this.pack || !document.querySelector("#step")) { this.say(note); return; }
+    if (entry.kind.startsWith("kit")) {
+      this.showKit();
+      document.querySelector("#step .open-step").before(this.noted(note));
+      return;
+    }
+    const stays = ["start", "stop", "plan", "camera"].includes(entry.kind);
+    this.go("/surveys/" + this.survey + "/run?step=" + encodeURIComponent(stays ? entry.step : this.after(entry.step)), note);
+  }
+
+  /* ---- Sending ---- */
+
+  async send() {
+    if (this.sending || !this.kept) { return; }
+    await this.look();
+    if (!this.entries.some((entry) => entry.state === "waits")) {
+      if (this.lost) { reach().then(() => this.found()).catch(() => { /* Still none. */ }); }
+      return;
+    }
+    this.sending = true;
+    try {
+      await this.alone(() => new Sending(this.kept, () => this.look()).send());
+      this.found();
+      this.list.note("");
+    } catch (failed) {
+      if (failed instanceof NotLetIn) {
+        this.list.note("This device is not let in any more. What it holds stays here: let it in again, and it is sent.");
+      }
+    } finally {
+      this.sending = false;
+      await this.look();
+      document.dispatchEvent(new CustomEvent("kept-sent"));
+    }
+    if (!this.lost && this.survey) { this.bring(); }
+  }
+
+  /* The connection is back: a page that was laid open from the device is loaded as it stands now, unless somebody types in it. */
+  found() {
+    this.lost = false;
+    this.say("");
+    document.querySelectorAll("#step .kept-now").forEach((note) => note.remove());
+    const typed = Array.from(document.querySelectorAll("main form")).some((form) => Array.from(form.elements).some(isChanged));
+    if (Pack.here() && !typed && !document.hidden) { location.reload(); }
+  }
+
+  /* Two pages of one device do not send side by side; if they did, each entry would still be written once. */
+  alone(work) {
+    return navigator.locks ? navigator.locks.request(LOCK, { ifAvailable: true }, (lock) => (lock ? work() : null)) : work();
+  }
+
+  async again(entry, changes) {
+    await this.kept.put({ ...entry, ...changes, state: "waits" });
+    await this.look();
+    this.send();
+  }
+
+  async leaveOut(entry) {
+    await this.kept.remove(entry.n);
+    await this.look();
+  }
+
+  /** Opens its step with all that was typed, to be mended there. */
+  async takeUp(entry) {
+    const run = "/surveys/" + entry.survey + "/run";
+    new Drafts(window.localStorage).keep(run + " " + entry.step, entry.draft);
+    await this.leaveOut(entry);
+    location.href = run + "?step=" + encodeURIComponent(entry.step);
+  }
+
+  async forgetSent() {
+    await Promise.all(this.entries.filter((entry) => entry.state === "sent").map((entry) => this.kept.remove(entry.n)));
+    await this.look();
+  }
+}
+
+/** Whether this is a device that may lose its connection: one that was let in, or one that is typed on with fingers. */
+export function isPocketed() {
+  return Boolean(document.body.dataset.device) || window.matchMedia("(pointer: coarse)").matches;
+}
+
+let one = null;
+
+export function keepsHere(form, by) { return one !== null && one.keeps(form, by); }
+
+export function keepHere(form, by, draft) { return one.keep(form, by, draft); }
+
+export function keepPhotoHere(action, fields, key, photo) { return one ? one.keepPhoto(action, fields, key, photo) : Promise.resolve(false); }
+
+/** Goes to another step by a swipe, as a link would. */
+export function goTo(address) {
+  if (one && one.pack && !one.opensAgain()) { one.leave(at(address)); } else { location.href = address; }
+}
+
+export function goOnWithout() {
+  if (!isPocketed()) { return; }
+  one = new Without();
+  one.begin();
+}
