@@ -58,7 +58,7 @@ export class ConnectionLine {
         this.hide();
         this.line.textContent = "";
       }
-    }).catch(() => { if (this.line.hidden || !this.line.textContent) { this.say(LOST); } });
+    }).catch(() => { if (!document.querySelector(".lost:not([hidden])")) { this.say(LOST); } });
     setInterval(look, LOOK_EVERY);
     window.addEventListener("offline", look);
     window.addEventListener("online", look);

@@ -148,6 +148,8 @@ class KeptForm {
         keepHere(this.form, by, this.draft()).then((kept) => { if (kept) { this.drafts.forget(this.name); } });
       });
     });
+    /* Photographs go their own way. */
+    this.form.addEventListener("taken", () => this.drafts.forget(this.name));
     window.addEventListener("pageshow", () => {
       isReached = false;
       delete document.documentElement.dataset.sending;

@@ -16,6 +16,8 @@ export function headline(entries) {
   return parts.join("; ");
 }
 
+const time = (made) => new Date(made).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hour12: false });
+
 const make = (name, text, look) => {
   const made = document.createElement(name);
   if (look) { made.className = look; }
@@ -52,7 +54,8 @@ export class KeptList {
     note.textContent = this.said;
     note.hidden = !this.said;
     const first = { clash: 0, refused: 1, waits: 2, sent: 3 };
-    const order = [...entries].sort((x, y) => first[x.state] - first[y.state] || Number(y.failed || 0) - Number(x.failed || 0) || x.n - y.n);
+    const order = [...entries].sort((x, y) => first[x.state] - first[y.state] || Number(y.failed || 0) - Number(x.failed || 0)
+      || x.n - y.n);
     list.replaceChildren(...order.slice(0, SHOWN).map((entry) => this.item(entry)));
     if (order.length > SHOWN) { list.append(make("li", "and " + (order.length - SHOWN) + " more")); }
     keys.replaceChildren();
@@ -62,7 +65,7 @@ export class KeptList {
 
   item(entry) {
     const item = document.createElement("li");
-    item.append(make("b", entry.says), make("span", " " + new Date(entry.made).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hour12: false })));
+    item.append(make("b", entry.says), make("span", " " + time(entry.made)));
     if (entry.state === "waits") { item.append(make("span", " waits for the connection", "sub")); }
     if (entry.state === "sent") {
       item.append(make("span", " " + (entry.entry ? "entry " + entry.entry : "recorded") + (entry.outcome ? ": " + entry.outcome : ""),

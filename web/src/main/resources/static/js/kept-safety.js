@@ -4,6 +4,7 @@
 const MINUTE = 60000;
 const INCH = 25.4;
 const A_FOOT = 0.3048;
+const MOST_MS = 200;
 /* No comma: in one place it parts thousands, in another it is the decimal point, and the server asks. */
 const PLAIN = /^(\d+(?:\.\d+)?)\s?([a-z/"]*)$/;
 
@@ -27,7 +28,8 @@ export function mark(field, typed, unit) {
 export function mounted(fields, unit) {
   const value = (name) => (fields.find(([field]) => field === name) || ["", ""])[1];
   const kind = value("mounted") || "NOTHING";
-  const marks = {};
+  const marks = { diameter: null, markedMs: null, markedRpm: null };
+  if (kind === "NOTHING") { return { kind, ...marks, asked: false }; }
   Object.keys(UNITS).forEach((field) => { marks[field] = mark(field, value(kind + "." + field), unit); });
   return { kind, ...marks, asked: value(kind + ".askedOf").trim() !== "" };
 }
@@ -42,6 +44,7 @@ export function wrongStart(ticked, items, on, dangers) {
   if ([on.diameter, on.markedRpm, on.markedMs].some(Number.isNaN)) {
     return "Without a connection only plain figures are read here, such as 400 mm, 35 m/s or 1500.";
   }
+  if (on.markedMs > MOST_MS) { return "No wheel is marked above " + MOST_MS + " m/s. Look again."; }
   if (on.kind === "WHEEL" && (on.diameter === null || (on.markedRpm === null && on.markedMs === null))) {
     return "Type the wheel’s diameter and what is marked on it.";
   }

@@ -158,6 +158,7 @@ async function send(form, files) {
   name.value = "";
   form.querySelector("[name=caption]").value = "";
   form.querySelector("[name=submission]").value = freshKey();
+  form.dispatchEvent(new CustomEvent("taken"));
   if (html) { bringIn(html, bar.done); }
 }
 

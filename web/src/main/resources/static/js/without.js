@@ -4,10 +4,12 @@
 import { reach } from "./connection.js";
 import { Drafts } from "./drafts.js";
 import { Kept, deviceKey, keptFor, kindOf } from "./kept.js";
+import { formSays, wrongForm } from "./kept-form.js";
 import { KeptList } from "./kept-list.js";
+import { isHeld } from "./keys.js";
 import { isChanged } from "./live.js";
 import { NotLetIn } from "./kept-lost.js";
-import { isStartDue, mounted, refusedHere, wrongStart } from "./kept-safety.js";
+import { isStartDue, mounted, refusedHere } from "./kept-safety.js";
 import { Sending } from "./kept-sending.js";
 import { Pack } from "./pocket-pack.js";
 
@@ -23,28 +25,6 @@ const FULL = "No connection, and there is no room left on this device. Nothing w
 
 const at = (address) => new URL(address, location.href);
 const stepAsked = (address) => at(address).searchParams.get("step") || "";
-
-/** What a form says, in a line: the step, and whatever was filled in. */
-export function summary(name, filled, pressed) {
-  return [name, ...filled.map(([label, value]) => (label ? label + " " + value : value))].filter((part) => part).join(", ")
-    + (pressed ? " (" + pressed + ")" : "");
-}
-
-function filledIn(form) {
-  const said = [];
-  Array.from(form.elements).forEach((field) => {
-    if (field.type === "hidden" || field.name === "author" || !field.name || field.type === "submit" || field.type === "file") { return; }
-    if (field.type === "checkbox" || field.type === "radio") {
-      if (field.checked && field.name !== "confirmed" && field.name !== "safe") {
-        said.push(["", (field.closest("label") || field).textContent.trim()]);
-      }
-    } else if (field.value.trim() && field.value !== field.defaultValue) {
-      const label = form.querySelector("label[for='" + field.id + "']");
-      said.push([label ? label.textContent.trim() : "", field.options ? field.selectedOptions[0].textContent.trim() : field.value.trim()]);
-    }
-  });
-  return said;
-}
 
 class Without {
   survey = document.body.dataset.survey || "";
@@ -148,8 +128,13 @@ class Without {
   }
 
   say(text) {
-    const line = document.querySelector("#step .connection") || document.querySelector(".connection");
-    if (!line) { return; }
+    let line = document.querySelector(".lost");
+    if (!line) {
+      if (!text) { return; }
+      line = this.line("", "lost");
+      line.setAttribute("role", "status");
+      (document.querySelector("#step") || document.querySelector("main")).prepend(line);
+    }
     line.textContent = text;
     line.hidden = !text;
   }
@@ -223,10 +208,11 @@ class Without {
 
   lay(key, open, beside, note) {
     const step = document.querySelector("#step");
-    const line = step.querySelector(".connection") || this.line("", "connection");
-    line.setAttribute("role", "status");
+    const line = step.querySelector(".connection");
+    if (line) { line.hidden = true; }
     const alarm = this.pack.page.querySelector("#step .stopuse");
-    step.replaceChildren(line, ...(alarm ? [document.importNode(alarm, true)] : []), ...(note ? [this.noted(note)] : []), open);
+    const before = [line, alarm && document.importNode(alarm, true), note && this.noted(note)].filter((part) => part);
+    step.replaceChildren(...before, open);
     step.dataset.step = key;
     const margin = this.pack.page.querySelector("aside.margin");
     document.querySelector("aside.margin").replaceWith(document.importNode(margin, true));
@@ -266,7 +252,7 @@ class Without {
   /* Without a worker a link that leads nowhere would lose the page. */
   onClick(event) {
     const link = event.target.closest("a[href]");
-    if (!link || event.defaultPrevented || event.button || event.ctrlKey || event.metaKey || event.shiftKey || this.opensAgain()) { return; }
+    if (!link || event.defaultPrevented || event.button || isHeld(event) || event.shiftKey || this.opensAgain()) { return; }
     const to = at(link.getAttribute("href"));
     if (to.origin !== location.origin || (to.pathname === location.pathname && to.search === location.search && to.hash)) { return; }
     if (!this.pack) { return; }
@@ -302,13 +288,13 @@ class Without {
     if (by && by.name) { fields.push([by.name, by.value]); }
     const kind = kindOf(new URL(form.action).pathname);
     const step = (fields.find(([name]) => name === "step") || ["", ""])[1];
-    const wrong = this.wrong(kind, form, fields, step);
+    const known = this.pack && this.pack.step(step);
+    const wrong = this.pack ? wrongForm(kind, form, fields, known, this.waiting(), this.limits()) : "";
     if (wrong) { this.say(wrong); return false; }
     const key = (form.querySelector("[name=submission]") || {}).value || deviceKey();
     const name = ((form.closest("#step") || document).querySelector("#step-name") || { textContent: "" }).textContent.trim();
-    const entry = { survey: this.survey, action: new URL(form.action).pathname, kind, step, fields, key, seen: this.seen(), made: Date.now(),
-      state: "waits", draft, says: this.says(kind, name, form, by) };
-    const known = this.pack && this.pack.step(step);
+    const entry = { survey: this.survey, action: new URL(form.action).pathname, kind, step, fields, key, seen: this.seen(),
+      made: Date.now(), state: "waits", draft, says: formSays(kind, name, form, by) };
     const bad = fields.some(([field, value]) => field === "do" && value.startsWith("bad"));
     if (kind === "start") { entry.mounted = mounted(fields, document.body.dataset.unit); }
     entry.stopsUse = ["step", "check"].includes(kind) && Boolean(known && known.stops && (bad || known.decides));
@@ -322,42 +308,6 @@ class Without {
     const caption = (fields.find(([name]) => name === "caption") || ["", ""])[1];
     return this.put({ survey: this.survey, action: new URL(action).pathname, kind: "photos", step, fields, key, seen: 0, made: Date.now(),
       state: "waits", photo, says: "Photograph" + (caption ? ": " + caption : "") }, null);
-  }
-
-  says(kind, name, form, by) {
-    const pressed = by ? by.textContent.trim() : "";
-    if (kind === "start") { return "Start checks" + (filledIn(form).length ? ", " + filledIn(form).map(([, value]) => value).join(" ") : ""); }
-    if (kind === "stop") { return "Machine stopped and left"; }
-    if (kind === "kit/mark") { return form.querySelector("[name=name]").value + " " + pressed; }
-    return summary(kind === "plan" || kind === "camera" || kind === "kit" ? "" : name, filledIn(form), pressed);
-  }
-
-  wrong(kind, form, fields, step) {
-    if (!this.pack) { return ""; }
-    if (kind === "start") {
-      const items = form.querySelectorAll("[name=safe]").length;
-      const asks = form.querySelector("[name=mounted]");
-      const says = fields.some(([name]) => name === "mounted");
-      return wrongStart(fields.filter(([name]) => name === "safe").length, items,
-        asks && !says ? null : mounted(fields, document.body.dataset.unit), this.limits().dangers);
-    }
-    if (!["run", "step", "check"].includes(kind)) { return ""; }
-    const known = this.pack.step(step);
-    if (!known) { return ""; }
-    const refused = refusedHere(known, this.waiting(), this.limits());
-    if (refused) { return refused; }
-    if (known.turns && isStartDue(this.limits(), this.waiting(), Date.now())) {
-      return "The start checks are due: press “Steps”, open this step again, and go through them first. What you typed stays.";
-    }
-    const needs = form.querySelectorAll("[name=confirmed]").length;
-    const ticked = form.querySelectorAll("[name=confirmed]:checked").length;
-    if (ticked < needs) { return "Tick what must be free or safe first: " + ticked + " of " + needs + " are ticked."; }
-    if (kind === "run" && !fields.some(([name, value]) => ["reading", "turns", "symptom", "shift"].includes(name) && value.trim())
-      && !fields.some(([name, value]) => name === "do" && (value === "unread" || value === "swept"))) {
-      return "Type the reading, choose what was heard, or press “Ran, not read”.";
-    }
-    if (!fields.some(([name, value]) => name === "author" && value.trim())) { return "Write who is recording this."; }
-    return "";
   }
 
   async put(entry, form) {
@@ -460,7 +410,9 @@ export function keepsHere(form, by) { return one !== null && one.keeps(form, by)
 
 export function keepHere(form, by, draft) { return one.keep(form, by, draft); }
 
-export function keepPhotoHere(action, fields, key, photo) { return one ? one.keepPhoto(action, fields, key, photo) : Promise.resolve(false); }
+export function keepPhotoHere(action, fields, key, photo) {
+  return one ? one.keepPhoto(action, fields, key, photo) : Promise.resolve(false);
+}
 
 /** Goes to another step by a swipe, as a link would. */
 export function goTo(address) {

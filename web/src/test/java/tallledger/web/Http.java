@@ -53,6 +53,11 @@ public final class Http {
         return send(HttpRequest.newBuilder(URI.create(address.apply(path))).GET().build());
     }
 
+    /** With a head of its own. */
+    HttpResponse<String> getWith(String path, String head, String value) {
+        return send(HttpRequest.newBuilder(URI.create(address.apply(path))).header(head, value).GET().build());
+    }
+
     /** All that the verdict of a survey says, part after part. */
     public String verdict(long survey) {
         return VERDICT.stream().map(part -> get("/surveys/" + survey + part).body()).collect(Collectors.joining("\n"));

@@ -28,6 +28,7 @@ import org.junit.jupiter.api.Test;
 class ScriptsTest {
 
     private static final Path SCRIPTS = Path.of("src/main/resources/static/js");
+    private static final Path WORKER = Path.of("src/main/resources/static/service-worker.js");
     private static final Path TESTS = Path.of("src/test/js");
 
     @Test
@@ -74,7 +75,7 @@ class ScriptsTest {
     }
 
     private static List<SourceFile> scripts() throws IOException {
-        return files(SCRIPTS, ".js").stream().filter(f -> !f.toString().contains(".min."))
+        return Stream.concat(files(SCRIPTS, ".js").stream(), Stream.of(WORKER)).filter(f -> !f.toString().contains(".min."))
                 .map(f -> SourceFile.fromCode(f.getFileName().toString(), read(f))).toList();
     }
 
