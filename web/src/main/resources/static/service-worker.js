@@ -12,7 +12,7 @@ self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
 async function kept(path) {
-  const store = await caches.open(PAGES);
+  const store = await self.caches.open(PAGES);
   const survey = path.match(SURVEY);
   return survey ? store.match("/surveys/" + survey[1] + "/pocket") : null;
 }
@@ -33,7 +33,7 @@ async function page(request, url) {
 
 /* Opened from the home screen: on to the survey that was kept last. */
 async function lastOpened() {
-  const all = await (await caches.open(PAGES)).keys();
+  const all = await (await self.caches.open(PAGES)).keys();
   const last = all.length ? new URL(all[all.length - 1].url).pathname.match(SURVEY) : null;
   return last ? Response.redirect("/surveys/" + last[1] + "/run", 302) : none();
 }
@@ -49,7 +49,7 @@ async function sent(request, url) {
 }
 
 async function part(request) {
-  const have = await caches.match(request);
+  const have = await self.caches.match(request);
   return have || fetch(request);
 }
 

@@ -263,7 +263,7 @@ class SharingTest {
     /** A device that is lost with entries on it: what it held when it was last heard of is said, also once it is shut out. */
     @Test
     void whatADeviceHeldIsSaidAtTheComputer() {
-        Http phone = device("Phone that holds");
+        Http phone = device("Phone that holds", "scope", "survey");
         String stand = "/surveys/" + survey + "/pocket/stand";
         assertThat(phone.getWith(stand, "X-Kept-Left", "7").body()).contains("\"head\":", "\"token\":");
         assertThat(here.get(HOUSE).body()).contains("7 kept there then");
@@ -274,7 +274,7 @@ class SharingTest {
         assertThat(here.get(HOUSE).body()).contains("7 kept there then");
         putOut("Phone that holds");
         assertThat(here.get(HOUSE).body()).contains("last heard", "7 kept there then");
-        Http again = device("Phone that holds no more");
+        Http again = device("Phone that holds no more", "scope", "survey");
         again.getWith(stand, "X-Kept-Left", "2");
         again.getWith(stand, "X-Kept-Left", "0");
         assertThat(here.get("/surveys/" + survey + "/board").body()).doesNotContain("Phone that holds no more");
