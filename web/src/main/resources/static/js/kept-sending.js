@@ -58,7 +58,7 @@ export class Sending {
     body.append("submission", entry.key);
     body.append("seen", String(entry.seen));
     body.append("_csrf", stand.token);
-    if (entry.photo) { body.append("photo", entry.photo, "photograph.jpg"); }
+    if (entry.photo) { body.append(entry.what, entry.photo, entry.what); }
     return answered(entry.action, { method: "POST", body, headers: { "X-Kept-Made": String(entry.made), "X-Kept-Sent": String(Date.now()),
       "X-Kept-Left": String(left), Accept: "application/json" } }, entry.photo ? PICTURE_PATIENCE : PATIENCE);
   }

@@ -1,5 +1,6 @@
 /* What must move without a round trip. Everything else is a form that posts. */
 import { cycleForm } from "./cycle-log.js";
+import { watchDrawing } from "./draw-over.js";
 import { machineForm } from "./drive-preview.js";
 import { keepHalfTyped } from "./half-typed.js";
 import { watchInstrument } from "./instrument.js";
@@ -43,6 +44,7 @@ watchOthers();
 watchPaperLines();
 watchPhotos();
 watchTable();
+watchDrawing();
 watchWeighing();
 watchPocket();
 keepHalfTyped();

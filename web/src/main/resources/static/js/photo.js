@@ -4,10 +4,9 @@
 import { freshKey } from "./kept.js";
 import { keepPhotoHere, keepsHere } from "./without.js";
 
-/* As the server keeps them; larger ones would be made smaller there. */
-const LONGEST_SIDE = 2000;
 const QUALITY = 0.9;
-const LARGEST = 15 * 1024 * 1024;
+const LARGEST = { photo: 15 * 1024 * 1024, film: 60000000 };
+const CALLED = { photo: "photograph", film: "film" };
 const AGAIN = 3000;
 
 /** Width and height of a picture whose longest side is no longer than that. */
@@ -17,17 +16,17 @@ export function fitted(width, height, longest) {
 }
 
 /** What is said of those under way. */
-export function underWay(done, all, waits) {
-  const count = all === 1 ? "One photograph" : all + " photographs";
+export function underWay(done, all, waits, what) {
+  const count = (all === 1 ? "One " : all + " ") + CALLED[what || "photo"] + (all === 1 ? "" : "s");
   if (done === all) { return count + (all === 1 ? " is" : " are") + " recorded."; }
   return count + (waits ? ": no connection, " : ": ") + done + " recorded" + (waits ? ", the rest is kept until it is back." : " …");
 }
 
-/* Turned as its camera says, and no larger than it is kept. One that is small enough already goes as it is. */
-async function smaller(file) {
+/* As the house says they are kept, and turned as the camera says. One that is small enough already goes as it is. */
+async function smaller(file, longest) {
   const picture = await createImageBitmap(file, { imageOrientation: "from-image" });
-  const size = fitted(picture.width, picture.height, LONGEST_SIDE);
-  if (size.width === picture.width && file.size < LARGEST / 8) { return file; }
+  const size = fitted(picture.width, picture.height, longest);
+  if (size.width === picture.width && file.size < LARGEST.photo / 8) { return file; }
   const canvas = document.createElement("canvas");
   canvas.width = size.width;
   canvas.height = size.height;
@@ -65,6 +64,7 @@ class PhotoBar {
 
   constructor(form, all) {
     this.all = all;
+    this.what = form.dataset.photos;
     this.line = form.querySelector(".sending");
     if (!this.line) {
       this.line = document.createElement("p");
@@ -78,7 +78,7 @@ class PhotoBar {
     this.bar = this.line.querySelector("progress");
     this.text = this.line.querySelector("span");
     this.bar.max = all;
-    this.bar.setAttribute("aria-label", "Photographs sent");
+    this.bar.setAttribute("aria-label", "Sent so far");
     this.share(0);
     this.say(false);
   }
@@ -87,7 +87,7 @@ class PhotoBar {
 
   waits() { this.say(true); }
 
-  say(waits) { this.text.textContent = " " + underWay(this.done, this.all, waits); }
+  say(waits) { this.text.textContent = " " + underWay(this.done, this.all, waits, this.what); }
 
   /** Not sent, and kept on the device. */
   kept() {
@@ -117,42 +117,45 @@ function bringIn(html, count) {
 
 function wrong(html) {
   const page = new DOMParser().parseFromString(html, "text/html");
-  const said = page.querySelector("#wrong-photo, #wrong-caption, #wrong-author, #wrong-form, main p");
-  return said ? said.textContent : "That photograph was not recorded.";
+  const said = ["#wrong-photo", "#wrong-film", "#wrong-caption", "#wrong-author", "#wrong-form", "main .lede", "main p"]
+    .map((where) => page.querySelector(where)).find((found) => found);
+  return said ? said.textContent : "That was not recorded.";
 }
 
 async function send(form, files) {
   const bar = new PhotoBar(form, files.length);
+  const what = form.dataset.photos;
   const fields = new FormData(form);
-  fields.delete("photo");
-  const name = form.querySelector("[name=photo]");
+  fields.delete(what);
+  const name = form.querySelector("[name=" + what + "]");
+  const stopped = (text) => {
+    bar.text.textContent = " " + text;
+    bar.text.className = "wrong";
+    name.disabled = false;
+  };
   name.disabled = true;
   let html = "";
   for (const [at, file] of files.entries()) {
     const one = new FormData();
     fields.forEach((value, field) => one.append(field, value));
     if (at > 0) { one.set("submission", freshKey()); }
-    one.set("photo", await smaller(file), "photograph.jpg");
+    const small = what === "photo" ? await smaller(file, Number(form.dataset.longest)) : file;
+    one.set(what, small, CALLED[what]);
     const answer = await sent(form.action, one, bar, keepsHere(form, null));
     if (!answer) {
-      if (!await keepPhotoHere(form.action, Array.from(one.entries()).filter(([, value]) => typeof value === "string"),
-        one.get("submission"), one.get("photo"))) {
-        bar.text.textContent = " That photograph could not be kept here: leave this page open, and choose it again later.";
-        bar.text.className = "wrong";
-        name.disabled = false;
+      const typed = Array.from(one.entries()).filter(([, value]) => typeof value === "string");
+      if (!await keepPhotoHere(form.action, typed, one.get("submission"), small, what)) {
+        stopped("That " + CALLED[what] + " could not be kept here: leave this page open, and choose it again later.");
         return;
       }
       bar.kept();
-      continue;
-    }
-    if (answer.status >= 400) {
-      bar.text.textContent = " " + wrong(answer.responseText);
-      bar.text.className = "wrong";
-      name.disabled = false;
+    } else if (answer.status >= 400) {
+      stopped(wrong(answer.responseText));
       return;
+    } else {
+      html = answer.responseText;
+      bar.next();
     }
-    html = answer.responseText;
-    bar.next();
   }
   name.disabled = false;
   name.value = "";
@@ -165,15 +168,21 @@ async function send(form, files) {
 /* Before anybody else hears of it: what is no picture, or comes from a browser that makes none smaller, is sent as the form says. */
 async function onSubmit(event) {
   const form = event.target.closest("form[data-photos]");
-  const files = form ? Array.from(form.querySelector("[name=photo]").files) : [];
+  const what = form && form.dataset.photos;
+  const files = form ? Array.from(form.querySelector("[name=" + what + "]").files) : [];
   if (!files.length || form.dataset.plain || !window.createImageBitmap) { return; }
   event.preventDefault();
   event.stopImmediatePropagation();
+  const large = form.querySelector("[data-large]");
   try {
-    await Promise.all(files.map((file) => createImageBitmap(file).then((picture) => picture.close())));
+    if (what === "photo") {
+      await Promise.all(files.map((file) => createImageBitmap(file).then((picture) => picture.close())));
+    } else if (files.some((file) => file.size > LARGEST.film)) {
+      throw new Error("large");
+    }
+    large.hidden = true;
   } catch (none) {
-    const large = form.querySelector("[data-large]");
-    large.hidden = !files.some((file) => file.size > LARGEST);
+    large.hidden = !files.some((file) => file.size > LARGEST[what]);
     if (large.hidden) {
       form.dataset.plain = "yes";
       form.requestSubmit(event.submitter);

@@ -92,7 +92,8 @@ class Pocket {
       closing.classList.add("at-hand");
       bar.append(keys);
     }
-    bar.append(this.ways());
+    bar.append(this.ways(), this.others());
+    this.fold();
     document.querySelector("#sheet").append(bar);
     this.layPad();
     this.root.classList.add("pocket");
@@ -115,10 +116,50 @@ class Pocket {
     steps.setAttribute("aria-expanded", "false");
     steps.addEventListener("click", () => this.toggle("steps-open", steps));
     ways.append(steps);
-    const later = document.querySelector("form[action$='/later']");
-    if (later) { ways.append(atHand(later, later.querySelector("button"))); }
+    const photo = document.querySelector("#photo");
+    if (photo) {
+      const take = make("button", "Photo");
+      take.addEventListener("click", () => photo.click());
+      ways.append(take);
+    }
     link(this.near.next, "Next ›");
     return ways;
+  }
+
+  /* What ends a step without a record, and what ends the start. */
+  others() {
+    const others = row("others", "Not now");
+    [["/later", "Later"], ["/stop", "Stopped"]].forEach(([ending, text]) => {
+      const form = document.querySelector("aside.margin form[action$='" + ending + "']");
+      if (!form) { return; }
+      const key = atHand(form, form.querySelector("button"));
+      key.setAttribute("aria-label", key.textContent);
+      key.textContent = text;
+      others.append(key);
+    });
+    const reason = document.querySelector("#reason");
+    if (reason) {
+      const pass = make("button", "Pass over");
+      pass.addEventListener("click", () => {
+        reason.closest("details").open = true;
+        reason.focus();
+        reason.scrollIntoView({ block: "center" });
+      });
+      others.append(pass);
+    }
+    return others;
+  }
+
+  /* Limit, worth and plan are looked up; what is pressed stands in the bar. */
+  fold() {
+    const margin = document.querySelector("aside.margin");
+    if (!margin || margin.querySelector(".beside")) { return; }
+    const beside = document.createElement("details");
+    beside.className = "beside";
+    const summary = document.createElement("summary");
+    summary.textContent = "Limit, worth and plan";
+    beside.append(summary, ...Array.from(margin.children).filter((part) => !part.matches(".more-of-step, .how-long")));
+    margin.prepend(beside);
   }
 
   toggle(what, key) { key.setAttribute("aria-expanded", String(this.root.classList.toggle(what))); }

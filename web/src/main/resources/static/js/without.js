@@ -301,13 +301,13 @@ class Without {
     return this.put(entry, form);
   }
 
-  /** A photograph, made small already. */
-  async keepPhoto(action, fields, key, photo) {
+  /** A photograph, made small already, or a film. */
+  async keepPhoto(action, fields, key, photo, what) {
     if (!this.kept) { this.say(KEEPS_NOTHING); return false; }
     const step = (fields.find(([name]) => name === "step") || ["", ""])[1];
     const caption = (fields.find(([name]) => name === "caption") || ["", ""])[1];
     return this.put({ survey: this.survey, action: new URL(action).pathname, kind: "photos", step, fields, key, seen: 0, made: Date.now(),
-      state: "waits", photo, says: "Photograph" + (caption ? ": " + caption : "") }, null);
+      state: "waits", photo, what, says: (what === "film" ? "Film" : "Photograph") + (caption ? ": " + caption : "") }, null);
   }
 
   async put(entry, form) {
@@ -410,8 +410,8 @@ export function keepsHere(form, by) { return one !== null && one.keeps(form, by)
 
 export function keepHere(form, by, draft) { return one.keep(form, by, draft); }
 
-export function keepPhotoHere(action, fields, key, photo) {
-  return one ? one.keepPhoto(action, fields, key, photo) : Promise.resolve(false);
+export function keepPhotoHere(action, fields, key, photo, what) {
+  return one ? one.keepPhoto(action, fields, key, photo, what) : Promise.resolve(false);
 }
 
 /** Goes to another step by a swipe, as a link would. */

@@ -45,7 +45,7 @@ public final class OfflineStops {
                     + " pen.fillRect(n * 4, (n * 37 + i * 11) % 1200, 60, 60); }"
                     + " blob = await new Promise(done => canvas.toBlob(done, 'image/jpeg', 0.9)); }"
                     + " await kept.add({ survey, action: base + (photo ? 'photos' : 'step'), kind: photo ? 'photos' : 'step', step, seen, made,"
-                    + " key: deviceKey(), state: 'waits', says: name, photo: blob, fields: photo"
+                    + " key: deviceKey(), state: 'waits', says: name, photo: blob, what: 'photo', fields: photo"
                     + " ? [['step', step], ['author', 'Q. Tester'], ['caption', name]] : [['step', step], ['author', 'Q. Tester'], ['remark', name],"
                     + " ['do', 'good'], ['confirmed', 'POWER_ISOLATED|']] }); } return (await kept.all()).length; }";
     private static final String STATES = "async at => { const { Kept } = await import(at); const count = {};"

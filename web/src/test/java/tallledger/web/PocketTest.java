@@ -2,14 +2,17 @@ package tallledger.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.FileChooser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ColorScheme;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.machine.MachineDescription;
+import tallledger.core.measuring.WatchedCycle;
 import tallledger.core.survey.Scope;
 import tallledger.practice.KestrelVale;
 import tallledger.web.library.MachineBooks;
@@ -62,7 +65,7 @@ class PocketTest {
         Locator keys = page.locator(".thumb .button:visible");
         for (Locator key : keys.all()) {
             BoundingBox box = key.boundingBox();
-            assertThat(box.y + box.height).as(key.textContent()).isLessThanOrEqualTo(844).isGreaterThan(844 - 132);
+            assertThat(box.y + box.height).as(key.textContent()).isLessThanOrEqualTo(844).isGreaterThan(844 - 182);
             assertThat(box.height).isGreaterThanOrEqualTo(44);
         }
         assertThat(page.locator(".closing > .button:visible").count()).as("not twice").isZero();
@@ -70,10 +73,10 @@ class PocketTest {
         page.locator(".thumb .is-ink").tap();
         PlaywrightAssertions.assertThat(page.locator(".done[data-recorded=castings]")).hasCount(1);
         assertThat(now(survey).entries()).last().satisfies(e -> assertThat(e.step()).isEqualTo("castings"));
-        assertThat(page.evaluate("() => window.buzzed.length")).as("a short buzz").isEqualTo(1);
+        page.waitForFunction("() => window.buzzed.length === 1");
         assertThat(page.evaluate("() => window.locked")).as("the screen stays on").isEqualTo("screen");
         String next = page.locator("nav.steps a[aria-current]").getAttribute("href");
-        page.locator(".thumb >> text=Come back later").tap();
+        page.locator(".thumb >> text=Later").tap();
         Browser.settle(page);
         assertThat(now(survey).steps().later()).extracting(t -> "/surveys/" + survey + "/run?step=" + t.key()).contains(next);
     }
@@ -126,16 +129,67 @@ class PocketTest {
         assertThat(page.locator(".thumb .is-ink").boundingBox().x).as("kept").isGreaterThan(good);
     }
 
+    /** What ends a step without a record is in the bar too; the rest of the margin is folded. */
+    @Test
+    void aStepIsPassedOverAndPhotographedFromTheBar() {
+        long survey = survey(KestrelVale.aldwark410().description());
+        Page page = open(survey, "castings");
+        assertThat(page.locator("aside.margin .beside").getAttribute("open")).isNull();
+        page.locator(".beside > summary").tap();
+        PlaywrightAssertions.assertThat(page.locator(".beside")).containsText("Worth");
+        FileChooser camera = page.waitForFileChooser(() -> page.locator(".thumb >> text=Photo").tap());
+        assertThat(camera.isMultiple()).isTrue();
+        assertThat(page.getAttribute("#photo", "capture")).isEqualTo("environment");
+        page.locator(".thumb >> text=Pass over").tap();
+        page.keyboard().type("under a sheet");
+        page.locator("form[action$='/pass'] button").tap();
+        Browser.settle(page);
+        assertThat(now(survey).steps().passed()).hasSize(1);
+        int head = now(survey).head();
+        page.locator(".thumb button:text-is('Stopped')").tap();
+        Browser.settle(page);
+        assertThat(now(survey).entries().get(head).kind()).isEqualTo("STOPPED");
+    }
+
+    /** Its event keys stay above the bar, in two rows of keys as wide as a thumb. */
+    @Test
+    void aCycleIsTappedWithTheThumb() {
+        long survey = survey(KestrelVale.aldwark410().description());
+        String cycle = now(survey).steps().inScope().stream().filter(s -> s.recording() instanceof WatchedCycle).findFirst()
+                .map(s -> s.id().written()).orElseThrow();
+        Page page = open(survey, cycle);
+        if (page.locator("input[name=safe]").count() > 0) {
+            for (Locator safe : page.locator("input[name=safe]").all()) {
+                safe.check();
+            }
+            page.check("input[name=mounted][value=NOTHING]");
+            page.locator(".thumb .is-ink").tap();
+        }
+        Locator keys = page.locator(".eventkeys .tapkey");
+        PlaywrightAssertions.assertThat(keys.first()).isVisible();
+        for (Locator key : keys.all()) {
+            BoundingBox box = key.boundingBox();
+            assertThat(box.width).isGreaterThan(150);
+            assertThat(box.height).isGreaterThanOrEqualTo(60);
+            assertThat(box.y + box.height).isLessThan(844 - 160);
+        }
+        keys.first().tap();
+        assertThat(page.inputValue("#f-log")).endsWith(" 0.00");
+    }
+
     @ParameterizedTest
-    @ValueSource(ints = {360, 390, 430})
-    void itIsReachable(int width) {
+    @CsvSource({"360, castings", "390, supply", "430, 0-0", "820, castings"})
+    void itIsReachable(int width, String reached) {
         Browser phone = Browser.phone(width);
         Page page = phone.page();
         for (String step : new String[] {"castings", "supply", "0-0"}) {
             page.navigate(app.url("/surveys/3/run?step=" + step));
             assertThat((int) page.evaluate("() => document.documentElement.scrollWidth")).as(step).isLessThanOrEqualTo(width);
-            if (width == 360) {
+            if (step.equals(reached)) {
                 assertThat(ReachableTest.found(page)).as(step).isEmpty();
+                page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+                page.waitForTimeout(400);
+                assertThat(ReachableTest.found(page)).as(step + " in the dark").isEmpty();
             }
         }
         assertThat(phone.complaints()).isEmpty();

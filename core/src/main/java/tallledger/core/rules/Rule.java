@@ -179,6 +179,8 @@ public enum Rule {
     SPINDLE_SHARE(Group.TIMES, Shape.ONE, Unit.PERCENT, "50"),
     /** After this long without an entry nothing that was confirmed stands any more. */
     CONFIRMED_FOR(Group.TIMES, Shape.ONE, Unit.MINUTES, "30"),
+    /** A photograph is made no larger than so many hundred pixels on its longer side. */
+    PICTURE_SIDE(Group.PICTURES, Shape.ONE, Unit.NUMBER, "20"),
     /** What one feed of a plate, or a cycle besides the list, takes. */
     ONE_COUNT(Group.TIMES, Shape.ONE, Unit.SECONDS, "60"),
     ONE_FEED(Group.TIMES, Shape.ONE, Unit.SECONDS, "60"),
@@ -240,7 +242,7 @@ public enum Rule {
     public enum Group {
         SPEEDS,
         /** Of any machine; those of a kind follow. */
-        LIMITS, LATHES, MILLS, DRILLS, GRINDERS, CENTRES, MOVEMENT, SUPPLY, CYCLES, GAUGES, TIMES, CHANCES, MONEY, WORTH
+        LIMITS, LATHES, MILLS, DRILLS, GRINDERS, CENTRES, MOVEMENT, SUPPLY, CYCLES, GAUGES, TIMES, PICTURES, CHANCES, MONEY, WORTH
     }
 
     private final Group group;

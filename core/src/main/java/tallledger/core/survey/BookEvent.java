@@ -1,5 +1,6 @@
 package tallledger.core.survey;
 
+import java.util.List;
 import java.util.Map;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
@@ -119,6 +120,45 @@ public sealed interface BookEvent extends Event {
         @Override
         public <T> T accept(EventVisitor<T> visitor, Entry entry) {
             return visitor.photo(this, entry);
+        }
+    }
+
+    /** A short film was taken. */
+    record ClipTaken(Clip clip) implements BookEvent {
+        static ClipTaken from(Entry entry) {
+            return new ClipTaken(Clip.from(entry));
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return clip.toPayload();
+        }
+
+        @Override
+        public <T> T accept(EventVisitor<T> visitor, Entry entry) {
+            return visitor.clip(this, entry);
+        }
+    }
+
+    /** Something was drawn over a photograph. @param photo the entry it was taken in */
+    record PhotoMarked(int photo, List<PictureMark> marks) implements BookEvent {
+
+        public PhotoMarked {
+            marks = List.copyOf(marks);
+        }
+
+        static PhotoMarked from(Entry entry) {
+            return new PhotoMarked(entry.payload().whole("photo"), entry.payload().parts("marks").stream().map(PictureMark::from).toList());
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("photo", photo, "marks", marks.stream().map(PictureMark::toPayload).toList());
+        }
+
+        @Override
+        public <T> T accept(EventVisitor<T> visitor, Entry entry) {
+            return visitor.photoMarked(this, entry);
         }
     }
 

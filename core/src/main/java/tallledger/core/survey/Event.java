@@ -50,6 +50,10 @@ public sealed interface Event permits BookEvent, WorkEvent, AppraisalEvent {
 
         T photo(BookEvent.PhotoTaken event, Entry entry);
 
+        T clip(BookEvent.ClipTaken event, Entry entry);
+
+        T photoMarked(BookEvent.PhotoMarked event, Entry entry);
+
         T camera(BookEvent.Camera event, Entry entry);
 
         T closed(BookEvent.Closed event, Entry entry);

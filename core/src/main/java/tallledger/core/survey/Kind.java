@@ -44,6 +44,10 @@ public enum Kind {
     LIFT(AppraisalEvent.LiftWeighed.class, AppraisalEvent.LiftWeighed::from),
     /** A photograph, by the hash of its bytes. */
     PHOTO(BookEvent.PhotoTaken.class, BookEvent.PhotoTaken::from),
+    /** A short film, by the hash of its bytes. */
+    CLIP(BookEvent.ClipTaken.class, BookEvent.ClipTaken::from),
+    /** Something is drawn over a photograph. */
+    PHOTO_MARKED(BookEvent.PhotoMarked.class, BookEvent.PhotoMarked::from),
     /** An element or a step's system was put right: runs through it prove nothing any more, and those that failed must be repeated. */
     REPAIRED(WorkEvent.Repaired.class, WorkEvent.Repaired::from),
     /** A person judges a finding otherwise than the rules: how bad, what it costs, whether it is by design. */

@@ -27,6 +27,7 @@ import tallledger.core.rules.Rules;
  * @param remarks remarks that were not struck, with their entries
  * @param repairs repairs that were not struck
  * @param photos  photographs that were not struck
+ * @param clips   short films that were not struck
  * @param regrades how persons judge findings, by the entry each rests on
  * @param plan    how the runs are planned, where somebody chose
  * @param stakes  what is asked and what a sound one is worth, where somebody says
@@ -34,7 +35,8 @@ import tallledger.core.rules.Rules;
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps,
         List<NotedEntry<String>> remarks, List<RecordedRepair> repairs,
-        List<Photo> photos, Map<Integer, NotedEntry<Regrade>> regrades, Optional<PlanChoice> plan, Optional<Stakes> stakes,
+        List<Photo> photos, List<Clip> clips, Map<Integer, NotedEntry<Regrade>> regrades, Optional<PlanChoice> plan,
+        Optional<Stakes> stakes,
         List<Stray> strays) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
@@ -93,6 +95,10 @@ public record Survey(MachineDescription machine, House house, Decoded decoded, S
     /** Struck entries, with the entry that strikes each. */
     public Map<Integer, Entry> struck() {
         return decoded.struck();
+    }
+
+    public List<Clip> clipsOf(String step) {
+        return clips.stream().filter(c -> c.step().equals(step)).toList();
     }
 
     public List<Photo> photosOf(String step) {

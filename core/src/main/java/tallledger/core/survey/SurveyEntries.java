@@ -204,8 +204,24 @@ public final class SurveyEntries {
 
     /** @param kept the picture and its small copy, see {@link Photo} */
     public static Draft photo(Authorship by, String step, List<Attachment> kept, int width, int height, String caption) {
-        Photo photo = new Photo(0, by.author().written(), step, "", Optional.empty(), width, height, checked(caption));
+        Photo photo = new Photo(0, by.author().written(), step, "", Optional.empty(), width, height, checked(caption), List.of());
         return new Draft(by, Kind.PHOTO.name(), step, photo.toPayload(), kept, Optional.empty());
+    }
+
+    /** @param film as it is kept, see {@link Clip} */
+    public static Draft clip(Authorship by, String step, Attachment film, int bytes, String caption) {
+        Clip clip = new Clip(0, by.author().written(), step, film.sha256(), film.type(), bytes, checked(caption));
+        return new Draft(by, Kind.CLIP.name(), step, clip.toPayload(), List.of(film), Optional.empty());
+    }
+
+    /**
+     * @param marks as typed, see {@link PictureMark#parse}
+     * @throws Refused where they are none, or there is no such photograph
+     */
+    public static Draft photoMarked(Authorship by, Survey survey, int photo, String marks) {
+        Photo over = survey.photos().stream().filter(p -> p.entry() == photo).findFirst()
+                .orElseThrow(() -> Refused.because(SurveyReason.STRAY_PHOTO, photo));
+        return draft(by, over.step(), new BookEvent.PhotoMarked(photo, PictureMark.parse(marks)));
     }
 
     /** The camera is started or stopped. */

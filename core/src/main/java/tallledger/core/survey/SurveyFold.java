@@ -29,6 +29,7 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
     private final List<NotedEntry<String>> remarks = new ArrayList<>();
     private final List<RecordedRepair> repairs = new ArrayList<>();
     private final List<Photo> photos = new ArrayList<>();
+    private final List<Clip> clips = new ArrayList<>();
     private final Map<Integer, NotedEntry<Regrade>> regrades = new HashMap<>();
     private Optional<PlanChoice> plan = Optional.empty();
     private Optional<Stakes> stakes = Optional.empty();
@@ -49,7 +50,7 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
             h.event().accept(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
         return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
-                List.copyOf(photos), Map.copyOf(regrades), plan, stakes, List.copyOf(strays));
+                List.copyOf(photos), List.copyOf(clips), Map.copyOf(regrades), plan, stakes, List.copyOf(strays));
     }
 
     @Override
@@ -164,6 +165,24 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
     public Optional<Reason> photo(BookEvent.PhotoTaken event, Entry entry) {
         photos.add(event.photo());
         return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> clip(BookEvent.ClipTaken event, Entry entry) {
+        clips.add(event.clip());
+        return TAKEN;
+    }
+
+    /** Over a photograph that was struck, or never taken, nothing is drawn. */
+    @Override
+    public Optional<Reason> photoMarked(BookEvent.PhotoMarked event, Entry entry) {
+        for (int i = 0; i < photos.size(); i++) {
+            if (photos.get(i).entry() == event.photo()) {
+                photos.set(i, photos.get(i).marked(event.marks(), entry.sequence()));
+                return TAKEN;
+            }
+        }
+        return Optional.of(Reason.of(SurveyReason.STRAY_PHOTO, event.photo()));
     }
 
     @Override

@@ -25,9 +25,10 @@ import tallledger.web.connections.Connections;
  */
 final class Arriving extends OncePerRequestFilter {
 
-    /** Largest bodies, bytes: a form, a photograph or a table with its form, an archive to be checked. */
+    /** Largest bodies, bytes: a form, a photograph or a table with its form, a short film, an archive to be checked. */
     static final long A_FORM = 1_048_576;
     static final long A_FILE = 16L * 1024 * 1024;
+    static final long A_FILM = 61L * 1024 * 1024;
     static final long AN_ARCHIVE = 701L * 1024 * 1024;
     /** Of the threads that answer, so many may be reading at a time; the others show pages. */
     private static final int AT_ONCE = 100;
@@ -143,14 +144,22 @@ final class Arriving extends OncePerRequestFilter {
         if (length < 0) {
             return Optional.of(new Refusal(HttpServletResponse.SC_LENGTH_REQUIRED, "sorry.no-length"));
         }
-        if (length > (!hasFiles ? A_FORM : request.getRequestURI().equals("/check") ? AN_ARCHIVE : A_FILE)) {
-            return Optional.of(new Refusal(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE,
-                    request.getRequestURI().endsWith("/photos") ? "sorry.photo-large" : "sorry.too-large"));
+        if (length > (hasFiles ? largest(request.getRequestURI()) : A_FORM)) {
+            return Optional.of(new Refusal(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE, tooLarge(request.getRequestURI())));
         }
         // The token itself stands in the form; that a browser was given one is known before the form is read.
         return hasFiles && WebUtils.getCookie(request, "XSRF-TOKEN") == null
                 ? Optional.of(new Refusal(HttpServletResponse.SC_FORBIDDEN, "sorry.form-expired"))
                 : Optional.empty();
+    }
+
+    private static long largest(String address) {
+        return address.equals("/check") ? AN_ARCHIVE : address.endsWith("/films") ? A_FILM : A_FILE;
+    }
+
+    /** What is said of a body that is too large for its address. */
+    static String tooLarge(String address) {
+        return address.endsWith("/photos") ? "sorry.photo-large" : address.endsWith("/films") ? "sorry.film-large" : "sorry.too-large";
     }
 
     /** What a device asks for beyond what it was let in for (sharing.DeviceGate). */

@@ -57,7 +57,7 @@ class ErrorPageController implements ErrorController {
     @ExceptionHandler(MaxUploadSizeExceededException.class)
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooLarge(Model model, HttpServletRequest request) {
-        return sorry(model, request.getRequestURI().endsWith("/photos") ? "sorry.photo-large" : "sorry.too-large");
+        return sorry(model, Arriving.tooLarge(request.getRequestURI()));
     }
 
     @RequestMapping("/error")
@@ -66,9 +66,7 @@ class ErrorPageController implements ErrorController {
         int code = status instanceof Integer number ? number : 500;
         return sorry(model, code == 404 ? "sorry.not-found"
                 : code == 413
-                        ? String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI)).endsWith("/photos")
-                                ? "sorry.photo-large"
-                                : "sorry.too-large"
+                        ? Arriving.tooLarge(String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI)))
                         : code < 500 ? "sorry.bad-request" : "sorry.fault");
     }
 

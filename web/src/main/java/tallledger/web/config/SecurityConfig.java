@@ -23,7 +23,8 @@ import tallledger.web.sharing.Sharing;
 class SecurityConfig {
 
     private static final String POLICY = String.join("; ", "default-src 'none'", "script-src 'self'", "style-src 'self'",
-            "img-src 'self'", "font-src 'self'", "connect-src 'self'", "worker-src 'self'", "manifest-src 'self'", "form-action 'self'",
+            "img-src 'self'", "media-src 'self'", "font-src 'self'", "connect-src 'self'", "worker-src 'self'", "manifest-src 'self'",
+            "form-action 'self'",
             "base-uri 'none'",
             "frame-ancestors 'none'");
 

@@ -173,6 +173,18 @@ record EntryWords(Words words, Survey survey) implements Event.EventVisitor<Stri
     }
 
     @Override
+    public String clip(BookEvent.ClipTaken event, Entry entry) {
+        return words.say("entry.clip", event.clip().caption(), event.clip().megabytes(),
+                event.clip().sha256().substring(0, 8));
+    }
+
+    @Override
+    public String photoMarked(BookEvent.PhotoMarked event, Entry entry) {
+        return words.say("entry.photo-marked", event.photo(), event.marks().stream().map(m -> words.say(m.says()))
+                .collect(Collectors.joining(", ")));
+    }
+
+    @Override
     public String camera(BookEvent.Camera event, Entry entry) {
         return words.say("entry.camera", event.what().ordinal(), event.seconds());
     }

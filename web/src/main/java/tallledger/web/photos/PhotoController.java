@@ -22,6 +22,7 @@ import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
+import tallledger.core.rules.Rule;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.FormInput;
@@ -41,6 +42,7 @@ class PhotoController {
 
     private static final int LONGEST_CAPTION = 200;
     private static final int TRIES = 5;
+    private static final int HUNDRED = 100;
 
     private final SurveyLibrary library;
     private final SurveyWriter entries;
@@ -64,11 +66,15 @@ class PhotoController {
             Model model, HttpServletResponse response) {
         StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
-        Optional<PhotoFile> picture = typed.attempt("photo", () -> darkroom.develop(photo));
+        Optional<PhotoFile> picture = typed.attempt("photo", () -> darkroom.develop(photo, longest(survey)));
         return entries.write(survey, typed, response, () -> picture.flatMap(p -> entry(survey, typed, p)),
                 (now, said, submission) -> page.show(now, Optional.of(said.get("step")), Optional.empty(), said, submission, model),
                 entry -> back(id, typed),
                 (book, draft, submission) -> kept(book, picture.orElseThrow(), draft, submission));
+    }
+
+    private static int longest(StoredSurvey survey) {
+        return HUNDRED * survey.rules().number(Rule.PICTURE_SIDE).intValue();
     }
 
     /** A photograph rests on nothing else in the record: what was written meanwhile does not stand in its way. */

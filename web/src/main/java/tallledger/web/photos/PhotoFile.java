@@ -39,7 +39,6 @@ record PhotoFile(AttachmentRow whole, AttachmentRow small, int width, int height
     private static final long MOST_PIXELS = 60_000_000;
     /** The most one decoded picture may take in memory, bytes. */
     private static final long MOST_DECODED = 160L * 1024 * 1024;
-    private static final int LONGEST_SIDE = 2000;
     private static final int SMALL_SIDE = 320;
     private static final float QUALITY = 0.88f;
 
@@ -47,8 +46,11 @@ record PhotoFile(AttachmentRow whole, AttachmentRow small, int width, int height
         ImageIO.setUseCache(false);
     }
 
-    /** @throws Refused for what is no JPEG or PNG whatever it is called, too large, or broken */
-    static PhotoFile of(byte[] sent) {
+    /**
+     * @param longest side of it as it is kept, px (house rule)
+     * @throws Refused for what is no JPEG or PNG whatever it is called, too large, or broken
+     */
+    static PhotoFile of(byte[] sent, int longest) {
         if (sent.length == 0) {
             throw Refused.because(WebReason.PHOTO_MISSING);
         }
@@ -66,8 +68,8 @@ record PhotoFile(AttachmentRow whole, AttachmentRow small, int width, int height
             if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
                 throw Refused.because(WebReason.PHOTO_PIXELS, reader.getWidth(0), reader.getHeight(0), MOST_PIXELS / 1_000_000);
             }
-            BufferedImage upright = upright(read(reader), format.equals("jpeg") ? orientation(sent) : 1);
-            return written(upright, format.equals("png") && upright.getColorModel().hasAlpha());
+            BufferedImage upright = upright(read(reader, longest), format.equals("jpeg") ? orientation(sent) : 1);
+            return written(upright, format.equals("png") && upright.getColorModel().hasAlpha(), longest);
         } catch (IOException | IllegalArgumentException | IndexOutOfBoundsException broken) {
             if (broken instanceof Refused refused) {
                 throw refused;
@@ -77,10 +79,10 @@ record PhotoFile(AttachmentRow whole, AttachmentRow small, int width, int height
     }
 
     /** Decoded no finer than is kept: of a large picture only every so many-th pixel is ever in memory. */
-    private static BufferedImage read(ImageReader reader) throws IOException {
+    private static BufferedImage read(ImageReader reader, int longest) throws IOException {
         int width = reader.getWidth(0);
         int height = reader.getHeight(0);
-        int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
+        int every = Math.max(1, Math.max(width, height) / (2 * longest));
         int bytes = Math.max(1, reader.getRawImageType(0) == null ? 4 : reader.getRawImageType(0).getColorModel().getPixelSize() / 8);
         while ((long) (width / every + 1) * (height / every + 1) * Math.max(bytes, 4) > MOST_DECODED) {
             every++;
@@ -90,8 +92,8 @@ record PhotoFile(AttachmentRow whole, AttachmentRow small, int width, int height
         return reader.read(0, how);
     }
 
-    private static PhotoFile written(BufferedImage image, boolean png) throws IOException {
-        BufferedImage kept = sized(image, LONGEST_SIDE, png);
+    private static PhotoFile written(BufferedImage image, boolean png, int longest) throws IOException {
+        BufferedImage kept = sized(image, longest, png);
         byte[] bytes = png ? png(kept) : jpeg(kept);
         byte[] small = jpeg(sized(image, SMALL_SIDE, false));
         return new PhotoFile(AttachmentRow.of(png ? "image/png" : "image/jpeg", bytes), AttachmentRow.of("image/jpeg", small),

@@ -18,14 +18,17 @@ class PhotoReencoder {
 
     private final Semaphore one = new Semaphore(1, true);
 
-    /** @throws Refused for what is no JPEG or PNG whatever it is called, too large, or broken */
-    PhotoFile develop(Optional<MultipartFile> sent) {
+    /**
+     * @param longest side of it as it is kept, px
+     * @throws Refused for what is no JPEG or PNG whatever it is called, too large, or broken
+     */
+    PhotoFile develop(Optional<MultipartFile> sent, int longest) {
         if (sent.filter(s -> s.getSize() > MOST).isPresent()) {
             throw new MaxUploadSizeExceededException(MOST);
         }
         one.acquireUninterruptibly();
         try {
-            return PhotoFile.of(sent.isPresent() ? sent.get().getBytes() : new byte[0]);
+            return PhotoFile.of(sent.isPresent() ? sent.get().getBytes() : new byte[0], longest);
         } catch (IOException broken) {
             throw Refused.because(WebReason.PHOTO_BROKEN);
         } finally {

@@ -9,6 +9,7 @@ import tallledger.core.coverage.School;
 import tallledger.core.family.StartItem;
 import tallledger.core.reason.Reason;
 import tallledger.core.safety.Mounted;
+import tallledger.core.survey.Clip;
 import tallledger.core.survey.Photo;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
@@ -67,7 +68,10 @@ public record RunSheetView(String key, Optional<Reason> why, OpenTask open, Set<
      * @param filming whether a camera runs
      * @param mounted what is on the spindle
      * @param photos  of what is open
+     * @param clips   short films of it
+     * @param longest side of a photograph as it is kept, px
      */
-    public record SheetMargin(PlanView plan, List<School> schools, boolean filming, Optional<Mounted> mounted, List<Photo> photos) {
+    public record SheetMargin(PlanView plan, List<School> schools, boolean filming, Optional<Mounted> mounted, List<Photo> photos,
+            List<Clip> clips, int longest) {
     }
 }

@@ -59,6 +59,7 @@ import tallledger.web.words.Words;
 public class SheetPage {
 
     private static final int A_MINUTE = 60;
+    private static final int HUNDRED = 100;
 
     private final Plans plans;
     private final Houses houses;
@@ -146,7 +147,7 @@ public class SheetPage {
     private RunSheetView.SheetMargin margin(StoredSurvey survey, SheetPlan plan, String key) {
         return new RunSheetView.SheetMargin(PlanView.of(survey, plan, words), List.of(School.values()),
                 Films.of(survey.entries(), survey.core().struck().keySet()).running(), survey.steps().mounted(),
-                survey.core().photosOf(key));
+                survey.core().photosOf(key), survey.core().clipsOf(key), HUNDRED * survey.rules().number(Rule.PICTURE_SIDE).intValue());
     }
 
     private static Optional<Reason> refusal(Survey survey, Task task) {

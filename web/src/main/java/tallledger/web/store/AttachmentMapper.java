@@ -1,5 +1,6 @@
 package tallledger.web.store;
 
+import java.io.InputStream;
 import java.util.List;
 import org.apache.ibatis.annotations.Param;
 
@@ -9,6 +10,23 @@ interface AttachmentMapper {
     int count(String sha256);
 
     void insert(AttachmentRow attachment);
+
+    /** One that is read as it is written. */
+    void insertLarge(@Param("sha256") String sha256, @Param("type") String type, @Param("bytes") InputStream bytes);
+
+    Long size(String sha256);
+
+    /** To be read inside one transaction. */
+    Stored stream(String sha256);
+
+    /** The bytes of one, as a stream. */
+    final class Stored {
+        private InputStream bytes;
+
+        InputStream bytes() {
+            return bytes;
+        }
+    }
 
     List<AttachmentRow> attachments(@Param("hashes") List<String> hashes);
 

@@ -1,5 +1,10 @@
 package tallledger.web.store;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -7,6 +12,9 @@ import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
 
@@ -22,7 +30,11 @@ public class Attachments {
     private final Books books;
     private final Store store;
 
-    Attachments(AttachmentMapper mapper, Books books, Store store) {
+    private final TransactionTemplate reading;
+
+    Attachments(AttachmentMapper mapper, Books books, Store store, PlatformTransactionManager transactions) {
+        this.reading = new TransactionTemplate(transactions);
+        reading.setReadOnly(true);
         this.mapper = mapper;
         this.books = books;
         this.store = store;
@@ -33,6 +45,41 @@ public class Attachments {
         return store.write(attachments.stream().mapToLong(a -> a.bytes().length).sum(), () -> {
             attachments.stream().filter(a -> mapper.count(a.sha256()) == 0).forEach(mapper::insert);
             return books.append(survey, entry, submission);
+        });
+    }
+
+    /**
+     * Keeps one that is too large to be held in memory, and writes the entry that names it, all or nothing.
+     *
+     * @param bytes its file, whole
+     */
+    public Entry keep(long survey, Attachment film, Path bytes, Draft entry, Submission submission) {
+        return store.write(bytes.toFile().length(), () -> {
+            if (mapper.count(film.sha256()) == 0) {
+                try (InputStream in = Files.newInputStream(bytes)) {
+                    mapper.insertLarge(film.sha256(), film.type(), in);
+                } catch (IOException gone) {
+                    throw new UncheckedIOException(gone);
+                }
+            }
+            return books.append(survey, entry, submission);
+        });
+    }
+
+    /** How many bytes one has; empty where it is not there. */
+    public Optional<Long> size(String sha256) {
+        return Optional.ofNullable(mapper.size(sha256));
+    }
+
+    /** Bytes from a place on, as many as are asked for and there. Whether all of it is what the ledger names is not looked at here. */
+    public byte[] part(String sha256, long from, int most) {
+        return reading.execute(status -> {
+            try (InputStream in = mapper.stream(sha256).bytes()) {
+                in.skipNBytes(from);
+                return in.readNBytes(most);
+            } catch (IOException broken) {
+                throw new UncheckedIOException(broken);
+            }
         });
     }
 

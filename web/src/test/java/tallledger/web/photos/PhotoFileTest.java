@@ -58,7 +58,7 @@ class PhotoFileTest {
         byte[] sent = fromATablet();
         Metadata before = ImageMetadataReader.readMetadata(new ByteArrayInputStream(sent));
         assertThat(before.getFirstDirectoryOfType(GpsDirectory.class)).as("the test's own picture has a place").isNotNull();
-        PhotoFile kept = PhotoFile.of(sent);
+        PhotoFile kept = PhotoFile.of(sent, 2000);
         assertThat(kept.width()).isEqualTo(300);
         assertThat(kept.height()).isEqualTo(400);
         Metadata after = ImageMetadataReader.readMetadata(new ByteArrayInputStream(kept.whole().bytes()));
@@ -69,7 +69,7 @@ class PhotoFileTest {
 
     @Test
     void aLargePictureIsBroughtToASensibleSizeWithAThumbnail() throws IOException {
-        PhotoFile kept = PhotoFile.of(drawn("png", 4000, 1000));
+        PhotoFile kept = PhotoFile.of(drawn("png", 4000, 1000), 2000);
         assertThat(kept.width()).isEqualTo(2000);
         assertThat(kept.height()).isEqualTo(500);
         assertThat(ImageIO.read(new ByteArrayInputStream(kept.small().bytes())).getWidth()).isEqualTo(320);
@@ -82,23 +82,23 @@ class PhotoFileTest {
         byte[] script = "<script>alert(1)</script>".getBytes(StandardCharsets.US_ASCII);
         byte[] both = Arrays.copyOf(jpeg, jpeg.length + script.length);
         System.arraycopy(script, 0, both, jpeg.length, script.length);
-        assertThat(new String(PhotoFile.of(both).whole().bytes(), StandardCharsets.ISO_8859_1)).doesNotContain("script");
+        assertThat(new String(PhotoFile.of(both, 2000).whole().bytes(), StandardCharsets.ISO_8859_1)).doesNotContain("script");
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"bmp", "gif"})
     void otherKindsOfPictureAreRefused(String format) throws IOException {
         byte[] other = drawn(format, 10, 10);
-        assertThatThrownBy(() -> PhotoFile.of(other))
+        assertThatThrownBy(() -> PhotoFile.of(other, 2000))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.type"));
     }
 
     @Test
     void halfAPictureIsRefused() throws IOException {
         byte[] half = Arrays.copyOf(drawn("png", 300, 300), 60);
-        assertThatThrownBy(() -> PhotoFile.of(half))
+        assertThatThrownBy(() -> PhotoFile.of(half, 2000))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.broken"));
-        assertThatThrownBy(() -> PhotoFile.of(new byte[0]))
+        assertThatThrownBy(() -> PhotoFile.of(new byte[0], 2000))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.missing"));
     }
 
@@ -110,7 +110,7 @@ class PhotoFileTest {
         java.util.zip.CRC32 crc = new java.util.zip.CRC32();
         crc.update(png, 12, 17);
         ByteBuffer.wrap(png).putInt(29, (int) crc.getValue());
-        assertThatThrownBy(() -> PhotoFile.of(png))
+        assertThatThrownBy(() -> PhotoFile.of(png, 2000))
                 .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("photo.pixels"));
     }
 }

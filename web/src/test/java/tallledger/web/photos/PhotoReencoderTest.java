@@ -86,7 +86,7 @@ class PhotoReencoderTest {
         try {
             List<Callable<PhotoFile>> tasks = new ArrayList<>();
             for (int i = 0; i < AT_ONCE; i++) {
-                tasks.add(() -> darkroom.develop(Optional.of(new Sent(picture, inside, most))));
+                tasks.add(() -> darkroom.develop(Optional.of(new Sent(picture, inside, most)), 2000));
             }
             for (Future<PhotoFile> done : many.invokeAll(tasks)) {
                 assertThat(done.get().whole().bytes()).isNotEmpty();
