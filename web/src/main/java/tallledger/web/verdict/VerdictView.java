@@ -3,14 +3,19 @@ package tallledger.web.verdict;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Reason;
 import tallledger.core.seal.Fingerprint;
+import tallledger.core.survey.Clip;
 import tallledger.core.survey.Photo;
+import tallledger.core.survey.TaskResult;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
 import tallledger.core.verdict.Finding;
@@ -21,10 +26,13 @@ import tallledger.web.library.StoredSurvey;
  *
  * @param judged   what it all comes to
  * @param photos   photographs
+ * @param clips    short films
  * @param remarks  what people wrote of their own
  * @param seal     what makes it a record
+ * @param found    where each finding was found
  */
-public record VerdictView(VerdictParts judged, List<Photo> photos, List<Remark> remarks, SealLine seal) {
+public record VerdictView(VerdictParts judged, List<Photo> photos, List<Clip> clips, List<Remark> remarks, SealLine seal,
+        Map<Finding, FoundAt> found) {
 
     /** What it all comes to. */
     public record VerdictParts(Coverage.Counts counts, List<Finding> findings, List<ClaimVerdict> claims,
@@ -55,6 +63,14 @@ public record VerdictView(VerdictParts judged, List<Photo> photos, List<Remark> 
     public record SealLine(String begun, String ended, String authors, boolean whole, String hash, String key) {
     }
 
+    /**
+     * Where the evidence of a finding is added to: the step it was found at.
+     *
+     * @param photos of that step
+     */
+    public record FoundAt(String step, List<Photo> photos) {
+    }
+
     /** A person's remark, under their own name. */
     public record Remark(String author, String step, String text, int entry) {
     }
@@ -74,7 +90,17 @@ public record VerdictView(VerdictParts judged, List<Photo> photos, List<Remark> 
                         survey.core().closed().filter(c -> survey.broken().isEmpty())
                                 .flatMap(c -> c.payload().optionalText("key")).flatMap(Fingerprint::read).map(Fingerprint::words)
                                 .orElse(""));
-        return new VerdictView(judged, survey.core().photos(), remarks(survey), seal);
+        return new VerdictView(judged, survey.core().photos(), survey.core().clips(), remarks(survey), seal,
+                foundAt(survey, judged.findings));
+    }
+
+    private static Map<Finding, FoundAt> foundAt(StoredSurvey survey, List<Finding> findings) {
+        Map<Integer, String> steps = survey.core().made().stream().collect(Collectors.toMap(TaskResult::entry, m -> m.task().key(),
+                (a, b) -> a));
+        Map<Finding, FoundAt> found = new HashMap<>();
+        findings.forEach(f -> f.entries().stream().map(steps::get).filter(Objects::nonNull).findFirst()
+                .ifPresent(step -> found.put(f, new FoundAt(step, survey.core().photosOf(step)))));
+        return found;
     }
 
     /** Remarks of their own, and those written beside a run. */
