@@ -58,6 +58,8 @@ test("whatever may stop use stops what turns, and nothing else", () => {
   const bad = { kind: "step", stopsUse: true, says: "Isolator (Not good)" };
   const run = { turns: true, route: true, rpm: 100, refused: "" };
   assert.match(refusedHere(run, [bad], LIMITS), /Isolator \(Not good\): that may stop use/);
+  assert.match(refusedHere(run, [{ ...bad, mayBeGood: true }], LIMITS), /or you say above that it was as it should be/);
+  assert.equal(refusedHere(run, [{ ...bad, stopsUse: false }], LIMITS), "");
   assert.equal(refusedHere({ ...run, turns: false }, [bad], LIMITS), "");
   assert.equal(refusedHere(run, [], LIMITS), "");
   assert.equal(refusedHere({ ...run, refused: "over its mark" }, [], LIMITS), "over its mark");

@@ -2,7 +2,7 @@
    lost answer it finds the entry it wrote. Every form that is sent keeps what is in it. */
 import { ConnectionLine, reach } from "./connection.js";
 import { Drafts, fills, typedIn } from "./drafts.js";
-import { keepHere, keepsHere } from "./without.js";
+import { isLaidOpen, keepHere, keepsHere } from "./without.js";
 
 const KEYS = ["submission", "seen"];
 const isTick = (e) => e.type === "checkbox" || e.type === "radio";
@@ -135,6 +135,8 @@ class KeptForm {
       document.documentElement.dataset.sending = "yes";
       if (this.isTypable()) { this.save(); }
       reach().then(() => {
+        /* Its token is the server's to give: what was laid open from the device goes the device's way. */
+        if (isLaidOpen()) { throw new Error("laid open from the device"); }
         isReached = true;
         window.sessionStorage.setItem("sent", this.name);
         if (!this.value("submission")) { this.drafts.forget(this.name); }

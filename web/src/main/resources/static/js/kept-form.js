@@ -37,6 +37,21 @@ export function formSays(kind, name, form, by) {
 }
 
 /**
+ * What a record may come to that is not judged yet: a danger by what the person says or by what was logged; or one that only the server
+ * can tell, unless the person says that it was as it should be.
+ *
+ * @param known the step as the device knows it, or null
+ */
+export function mayStopUse(kind, form, fields, known) {
+  if (!["step", "check"].includes(kind) || !known || !known.stops) { return { stopsUse: false, mayBeGood: false }; }
+  const bad = fields.some(([name, value]) => name === "do" && value.startsWith("bad"));
+  const log = (fields.find(([name]) => name === "log") || ["", ""])[1].split("\n").map((line) => line.trim());
+  const never = Array.from(form.querySelectorAll(".is-never[data-event]"), (key) => key.dataset.event);
+  const danger = bad || log.some((line) => never.some((event) => line.startsWith(event + " ")));
+  return { stopsUse: danger || known.decides, mayBeGood: !danger };
+}
+
+/**
  * What is wrong; empty where nothing is.
  *
  * @param known the step as the device knows it, or null
@@ -45,6 +60,7 @@ export function formSays(kind, name, form, by) {
 export function wrongForm(kind, form, fields, known, kept, limits) {
   const has = (names) => fields.some(([name, value]) => names.includes(name) && value.trim());
   const count = (what) => form.querySelectorAll(what).length;
+  if (limits.closed) { return "This survey is closed and takes no entry any more."; }
   if (kind === "start") {
     const says = count("[name=mounted]") === 0 || has(["mounted"]);
     return wrongStart(count("[name=safe]:checked"), count("[name=safe]"), says ? mounted(fields, document.body.dataset.unit) : null,

@@ -60,13 +60,17 @@ export class KeptList {
     if (order.length > SHOWN) { list.append(make("li", "and " + (order.length - SHOWN) + " more")); }
     keys.replaceChildren();
     if (entries.some((entry) => entry.state === "sent")) { this.key(keys, "Seen", () => this.without.forgetSent()); }
-    if (entries.some((entry) => entry.state === "clash" || entry.state === "refused")) { this.place.open = true; }
+    if (entries.some((entry) => entry.state === "clash" || entry.state === "refused" || entry.stopsUse)) { this.place.open = true; }
   }
 
   item(entry) {
     const item = document.createElement("li");
     item.append(make("b", entry.says), make("span", " " + time(entry.made)));
     if (entry.state === "waits") { item.append(make("span", " waits for the connection", "sub")); }
+    if (entry.state === "waits" && entry.stopsUse) {
+      item.append(make("p", "May stop use: nothing is run until it is judged.", "wrong"));
+      if (entry.mayBeGood) { this.key(item, "It was as it should be: run on until then", () => this.without.saidGood(entry)); }
+    }
     if (entry.state === "sent") {
       item.append(make("span", " " + (entry.entry ? "entry " + entry.entry : "recorded") + (entry.outcome ? ": " + entry.outcome : ""),
         entry.failed ? "sub gap" : "sub"));

@@ -103,7 +103,8 @@ export function refusedHere(step, kept, limits) {
   if (!step.turns) { return step.refused; }
   const open = kept.find((entry) => entry.stopsUse);
   if (open) {
-    return open.says + ": that may stop use, and it has not been judged yet. Nothing is run until it has been sent.";
+    return open.says + ": that may stop use, and it has not been judged yet. Nothing is run until it has been sent"
+      + (open.mayBeGood ? ", or you say above that it was as it should be." : ".");
   }
   const start = kept.filter((entry) => entry.kind === "start").pop();
   if (limits.dangers > 0 || !start) { return step.refused; }

@@ -63,23 +63,26 @@ export class Sending {
       "X-Kept-Left": String(left), Accept: "application/json" } }, entry.photo ? PICTURE_PATIENCE : PATIENCE);
   }
 
+  async waiting() { return (await this.kept.all()).filter((entry) => entry.state === "waits"); }
+
+  async sendOne(entry, left) {
+    let { status, said } = await this.post(entry, left);
+    if (status === 403) {
+      /* The token of a browser that was closed meanwhile. */
+      delete this.stands[entry.survey];
+      ({ status, said } = await this.post(entry, left));
+      if (status === 403) { throw new NotLetIn(); }
+    }
+    const now = cameTo(entry, status, said);
+    if (!now) { throw new ConnectionLost(); }
+    await this.kept.put(now);
+    this.tell(now);
+  }
+
   /** @throws ConnectionLost, NotLetIn; what was sent before is sent */
   async send() {
-    for (;;) {
-      const waiting = (await this.kept.all()).filter((entry) => entry.state === "waits");
-      if (!waiting.length) { break; }
-      const [entry] = waiting;
-      let { status, said } = await this.post(entry, waiting.length);
-      if (status === 403) {
-        /* The token of a browser that was closed meanwhile. */
-        delete this.stands[entry.survey];
-        ({ status, said } = await this.post(entry, waiting.length));
-        if (status === 403) { throw new NotLetIn(); }
-      }
-      const now = cameTo(entry, status, said);
-      if (!now) { throw new ConnectionLost(); }
-      await this.kept.put(now);
-      this.tell(now);
+    for (let waiting = await this.waiting(); waiting.length; waiting = await this.waiting()) {
+      for (const [at, entry] of waiting.entries()) { await this.sendOne(entry, waiting.length - at); }
     }
     const surveys = Object.keys(this.stands);
     if (surveys.length) {

@@ -1,4 +1,5 @@
 /* What must move without a round trip. Everything else is a form that posts. */
+import { watchCode } from "./code-shown.js";
 import { cycleForm } from "./cycle-log.js";
 import { watchDrawing } from "./draw-over.js";
 import { machineForm } from "./drive-preview.js";
@@ -45,6 +46,7 @@ watchPaperLines();
 watchPhotos();
 watchTable();
 watchDrawing();
+watchCode();
 watchWeighing();
 watchPocket();
 keepHalfTyped();

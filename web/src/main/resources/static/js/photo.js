@@ -65,7 +65,7 @@ class PhotoBar {
   constructor(form, all) {
     this.all = all;
     this.what = form.dataset.photos;
-    this.line = form.querySelector(".sending");
+    this.line = form.querySelector(".sending") || document.querySelector("#step > .sending");
     if (!this.line) {
       this.line = document.createElement("p");
       this.line.className = "sending";
@@ -73,7 +73,9 @@ class PhotoBar {
       this.bar = document.createElement("progress");
       this.text = document.createElement("span");
       this.line.append(this.bar, this.text);
-      form.append(this.line);
+      /* Taken from the bar, its form is folded away. */
+      const step = form.closest("details:not([open])") && document.querySelector("#step");
+      if (step) { step.prepend(this.line); } else { form.append(this.line); }
     }
     this.bar = this.line.querySelector("progress");
     this.text = this.line.querySelector("span");

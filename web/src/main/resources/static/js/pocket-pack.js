@@ -26,6 +26,7 @@ async function answer(address) {
   const late = setTimeout(() => stop.abort(), PATIENCE);
   try {
     const got = await fetch(address, { cache: "no-store", signal: stop.signal });
+    if (got.redirected && new URL(got.url).pathname.startsWith("/pair")) { await forgetPacks(); }
     if (!got.ok || got.redirected) { throw new Error(String(got.status)); }
     return { page: parsed(await got.text()), headers: got.headers };
   } finally {
@@ -95,12 +96,19 @@ export class Pack {
 
   /** Rules and figures as the safety rules take them; times by this device's clock. */
   safety() {
-    const { due, goodFor, last, top, unmarked, dangers, wheel, ahead } = this.main().dataset;
+    const { due, goodFor, last, top, unmarked, dangers, wheel, ahead, closed } = this.main().dataset;
     return { due: due === "yes", goodFor: Number(goodFor), last: Number(last) - Number(ahead || 0), top: Number(top || 0),
-      unmarked: Number(unmarked), dangers: Number(dangers), wheel: Number(wheel || 0) };
+      unmarked: Number(unmarked), dangers: Number(dangers), wheel: Number(wheel || 0),
+      closed: closed === "yes" };
   }
 
   head() { return Number(this.page.body.dataset.head); }
+}
+
+/** Of a device that is not let in any more no survey stays; what it recorded does. */
+export async function forgetPacks() {
+  if (!window.caches) { return; }
+  await Promise.all([PAGES, PARTS].map((name) => window.caches.delete(name))).catch(() => { /* There was none. */ });
 }
 
 function bytes(base64) {

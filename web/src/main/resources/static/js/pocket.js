@@ -7,6 +7,7 @@ const SMALL = "(max-width: 600px)";
 const SWIPE = 70;
 const SLANT = 0.5;
 const BUZZ = 40;
+const A_PRESS = 300;
 const HAND = "hand";
 const NUMBERS = "input[inputmode=decimal], input[inputmode=numeric], .series input[type=text]";
 const FIGURES = [["7", "8", "9", "del", "abc"], ["4", "5", "6", "−", ""], ["1", "2", "3", "/", ""], ["0", ".", "space", "next", ""]];
@@ -119,7 +120,11 @@ class Pocket {
     const photo = document.querySelector("#photo");
     if (photo) {
       const take = make("button", "Photo");
-      take.addEventListener("click", () => photo.click());
+      /* Taken from here it goes at once. */
+      take.addEventListener("click", () => {
+        photo.addEventListener("change", () => { if (photo.files.length) { photo.form.requestSubmit(); } }, { once: true });
+        photo.click();
+      });
       ways.append(take);
     }
     link(this.near.next, "Next ›");
@@ -128,7 +133,7 @@ class Pocket {
 
   /* What ends a step without a record, and what ends the start. */
   others() {
-    const others = row("others", "Not now");
+    const others = row("not-now", "Not now");
     [["/later", "Later"], ["/stop", "Stopped"]].forEach(([ending, text]) => {
       const form = document.querySelector("aside.margin form[action$='" + ending + "']");
       if (!form) { return; }
@@ -141,6 +146,7 @@ class Pocket {
     if (reason) {
       const pass = make("button", "Pass over");
       pass.addEventListener("click", () => {
+        this.show(null);
         reason.closest("details").open = true;
         reason.focus();
         reason.scrollIntoView({ block: "center" });
@@ -162,7 +168,10 @@ class Pocket {
     margin.prepend(beside);
   }
 
-  toggle(what, key) { key.setAttribute("aria-expanded", String(this.root.classList.toggle(what))); }
+  toggle(what, key) {
+    this.show(null);
+    key.setAttribute("aria-expanded", String(this.root.classList.toggle(what)));
+  }
 
   layPages() {
     const pages = make("button", "Pages", "pages-key");
@@ -207,11 +216,14 @@ class Pocket {
   }
 
   watchFocus() {
-    document.addEventListener("focusin", (event) => this.show(event.target.closest("#step") && event.target.inputMode === "none"
-      ? event.target : null));
+    document.addEventListener("focusin", (event) => {
+      /* A key of the bar must not move from under the thumb while it is pressed. */
+      if (event.target.closest(".thumb")) { return; }
+      this.show(event.target.closest("#step") && event.target.inputMode === "none" ? event.target : null);
+    });
     document.addEventListener("focusout", () => setTimeout(() => {
       if (document.activeElement === document.body) { this.show(null); }
-    }));
+    }, A_PRESS));
   }
 
   show(field) {

@@ -4,17 +4,18 @@
 import { reach } from "./connection.js";
 import { Drafts } from "./drafts.js";
 import { Kept, deviceKey, keptFor, kindOf } from "./kept.js";
-import { formSays, wrongForm } from "./kept-form.js";
+import { formSays, mayStopUse, wrongForm } from "./kept-form.js";
 import { KeptList } from "./kept-list.js";
 import { isHeld } from "./keys.js";
 import { isChanged } from "./live.js";
 import { NotLetIn } from "./kept-lost.js";
 import { isStartDue, mounted, refusedHere } from "./kept-safety.js";
 import { Sending } from "./kept-sending.js";
-import { Pack } from "./pocket-pack.js";
+import { Pack, forgetPacks } from "./pocket-pack.js";
 
-const REST = 1500;
+const REST = 800;
 const AGAIN = 10000;
+const SOON = 300;
 const LOCK = "tall-ledger sends";
 const ONLY_HERE = "No connection. This page goes on without it; do not close or reload it: this browser does not trust the computer’s"
   + " certificate, so the page cannot be opened again until the connection is back.";
@@ -34,6 +35,7 @@ class Without {
   refusal = "";
   sending = false;
   lost = false;
+  laid = false;
 
   async begin() {
     this.list = new KeptList(this);
@@ -41,6 +43,8 @@ class Without {
     await this.look();
     if (!this.survey) { return; }
     this.registerWorker();
+    /* Not to be cleared away when room is short. */
+    if (navigator.storage && navigator.storage.persist) { navigator.storage.persist().catch(() => { /* Then it may be. */ }); }
     if (Pack.here()) {
       this.pack = Pack.here();
       document.documentElement.classList.add("without");
@@ -109,6 +113,15 @@ class Without {
     this.entries = this.kept ? await this.kept.all().catch(() => this.entries) : this.entries;
     this.list.show(this.entries);
     this.mark();
+  }
+
+  /* Of a thousand that are sent one after the other not each is shown. */
+  lookSoon() {
+    if (this.soon) { return; }
+    this.soon = setTimeout(() => {
+      this.soon = null;
+      this.look();
+    }, SOON);
   }
 
   waiting() { return this.entries.filter((entry) => entry.survey === this.survey && entry.state !== "sent"); }
@@ -207,11 +220,14 @@ class Without {
   }
 
   lay(key, open, beside, note) {
+    this.laid = true;
     const step = document.querySelector("#step");
     const line = step.querySelector(".connection");
     if (line) { line.hidden = true; }
     const alarm = this.pack.page.querySelector("#step .stopuse");
-    const before = [line, alarm && document.importNode(alarm, true), note && this.noted(note)].filter((part) => part);
+    const closed = this.pack.page.querySelector("#step .closed");
+    const own = [closed, alarm].map((part) => part && document.importNode(part, true));
+    const before = [line, ...own, note && this.noted(note)].filter((part) => part);
     step.replaceChildren(...before, open);
     step.dataset.step = key;
     const margin = this.pack.page.querySelector("aside.margin");
@@ -295,9 +311,8 @@ class Without {
     const name = ((form.closest("#step") || document).querySelector("#step-name") || { textContent: "" }).textContent.trim();
     const entry = { survey: this.survey, action: new URL(form.action).pathname, kind, step, fields, key, seen: this.seen(),
       made: Date.now(), state: "waits", draft, says: formSays(kind, name, form, by) };
-    const bad = fields.some(([field, value]) => field === "do" && value.startsWith("bad"));
     if (kind === "start") { entry.mounted = mounted(fields, document.body.dataset.unit); }
-    entry.stopsUse = ["step", "check"].includes(kind) && Boolean(known && known.stops && (bad || known.decides));
+    Object.assign(entry, mayStopUse(kind, form, fields, known));
     return this.put(entry, form);
   }
 
@@ -319,6 +334,7 @@ class Without {
     }
     await this.look();
     if (form) { this.goOn(entry); }
+    this.send();
     return true;
   }
 
@@ -345,11 +361,12 @@ class Without {
     }
     this.sending = true;
     try {
-      await this.alone(() => new Sending(this.kept, () => this.look()).send());
+      await this.alone(() => new Sending(this.kept, () => this.lookSoon()).send());
       this.found();
       this.list.note("");
     } catch (failed) {
       if (failed instanceof NotLetIn) {
+        await forgetPacks();
         this.list.note("This device is not let in any more. What it holds stays here: let it in again, and it is sent.");
       }
     } finally {
@@ -366,7 +383,7 @@ class Without {
     this.say("");
     document.querySelectorAll("#step .kept-now").forEach((note) => note.remove());
     const typed = Array.from(document.querySelectorAll("main form")).some((form) => Array.from(form.elements).some(isChanged));
-    if (Pack.here() && !typed && !document.hidden) { location.reload(); }
+    if (this.laid && !typed && !document.hidden) { location.reload(); }
   }
 
   /* Two pages of one device do not send side by side; if they did, each entry would still be written once. */
@@ -378,6 +395,13 @@ class Without {
     await this.kept.put({ ...entry, ...changes, state: "waits" });
     await this.look();
     this.send();
+  }
+
+  /* Whoever was at the machine says so; what the record comes to is judged when it is sent. */
+  async saidGood(entry) {
+    await this.kept.put({ ...entry, stopsUse: false, mayBeGood: false });
+    await this.look();
+    if (this.laid) { this.showAsked(); }
   }
 
   async leaveOut(entry) {
@@ -405,6 +429,9 @@ export function isPocketed() {
 }
 
 let one = null;
+
+/** Whether what the page shows now was laid open from the device. */
+export function isLaidOpen() { return one !== null && one.laid; }
 
 export function keepsHere(form, by) { return one !== null && one.keeps(form, by); }
 

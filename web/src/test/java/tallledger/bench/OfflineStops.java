@@ -34,20 +34,37 @@ public final class OfflineStops {
     private static final List<List<String>> STEPS = List.of(List.of("castings", "missing-parts", "covers"),
             List.of("plates", "oil-levels", "manual"));
     /** Into the page's own store, as its own forms are kept. */
-    private static final String KEEP =
-            "async ([at, survey, device, steps, entries, pictures]) => { const { Kept, deviceKey } = await import(at);"
-                    + " const kept = await Kept.open(); const canvas = document.createElement('canvas'); canvas.width = 1600; canvas.height = 1200;"
-                    + " const pen = canvas.getContext('2d'); const seen = Number(document.body.dataset.head);"
-                    + " const every = Math.floor((entries + pictures) / pictures); let made = Date.now() - 3600000;"
-                    + " for (let i = 0; i < entries + pictures; i++) { const step = steps[i % steps.length]; const name = device + ' ' + i; made += 3000;"
-                    + " const photo = i % every === every - 1; const base = '/surveys/' + survey + '/'; let blob = null;"
-                    + " if (photo) { for (let n = 0; n < 400; n++) { pen.fillStyle = 'rgb(' + (n * 7 + i) % 256 + ',' + n % 256 + ',' + i % 256 + ')';"
-                    + " pen.fillRect(n * 4, (n * 37 + i * 11) % 1200, 60, 60); }"
-                    + " blob = await new Promise(done => canvas.toBlob(done, 'image/jpeg', 0.9)); }"
-                    + " await kept.add({ survey, action: base + (photo ? 'photos' : 'step'), kind: photo ? 'photos' : 'step', step, seen, made,"
-                    + " key: deviceKey(), state: 'waits', says: name, photo: blob, what: 'photo', fields: photo"
-                    + " ? [['step', step], ['author', 'Q. Tester'], ['caption', name]] : [['step', step], ['author', 'Q. Tester'], ['remark', name],"
-                    + " ['do', 'good'], ['confirmed', 'POWER_ISOLATED|']] }); } return (await kept.all()).length; }";
+    private static final String KEEP = """
+            async ([at, survey, device, steps, entries, pictures]) => {
+              const { Kept, deviceKey } = await import(at);
+              const kept = await Kept.open();
+              const canvas = document.createElement('canvas');
+              canvas.width = 1600;
+              canvas.height = 1200;
+              const pen = canvas.getContext('2d');
+              const every = Math.floor((entries + pictures) / pictures);
+              const own = { survey, seen: Number(document.body.dataset.head), state: 'waits', what: 'photo' };
+              let made = Date.now() - 3600000;
+              for (let i = 0; i < entries + pictures; i++) {
+                const step = steps[i % steps.length];
+                const says = device + ' ' + i;
+                const kind = i % every === every - 1 ? 'photos' : 'step';
+                let photo = null;
+                if (kind === 'photos') {
+                  for (let n = 0; n < 400; n++) {
+                    pen.fillStyle = 'rgb(' + [(n * 7 + i) % 256, n % 256, i % 256].join() + ')';
+                    pen.fillRect(n * 4, (n * 37 + i * 11) % 1200, 60, 60);
+                  }
+                  photo = await new Promise(done => canvas.toBlob(done, 'image/jpeg', 0.9));
+                }
+                made += 3000;
+                const named = kind === 'photos' ? [['caption', says]]
+                  : [['remark', says], ['do', 'good'], ['confirmed', 'POWER_ISOLATED|']];
+                await kept.add({ ...own, action: '/surveys/' + survey + '/' + kind, kind, step, made, key: deviceKey(), says, photo,
+                  fields: [['step', step], ['author', 'Q. Tester'], ...named] });
+              }
+              return (await kept.all()).length;
+            }""";
     private static final String STATES = "async at => { const { Kept } = await import(at); const count = {};"
             + " (await (await Kept.open()).all()).forEach(e => { count[e.state] = (count[e.state] || 0) + 1; });"
             + " return [count.waits || 0, count.sent || 0, (count.refused || 0) + (count.clash || 0)]; }";

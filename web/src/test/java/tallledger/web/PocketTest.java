@@ -8,6 +8,11 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -131,14 +136,20 @@ class PocketTest {
 
     /** What ends a step without a record is in the bar too; the rest of the margin is folded. */
     @Test
-    void aStepIsPassedOverAndPhotographedFromTheBar() {
+    void aStepIsPassedOverAndPhotographedFromTheBar() throws IOException {
         long survey = survey(KestrelVale.aldwark410().description());
         Page page = open(survey, "castings");
         assertThat(page.locator("aside.margin .beside").getAttribute("open")).isNull();
         page.locator(".beside > summary").tap();
         PlaywrightAssertions.assertThat(page.locator(".beside")).containsText("Worth");
+        page.locator(".beside > summary").tap();
         FileChooser camera = page.waitForFileChooser(() -> page.locator(".thumb >> text=Photo").tap());
         assertThat(camera.isMultiple()).isTrue();
+        ByteArrayOutputStream picture = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB), "png", picture);
+        camera.setFiles(new FilePayload("a.png", "image/png", picture.toByteArray()));
+        PlaywrightAssertions.assertThat(page.locator("#step .sending")).containsText("One photograph is recorded.");
+        assertThat(now(survey).core().photosOf("castings")).hasSize(1);
         assertThat(page.getAttribute("#photo", "capture")).isEqualTo("environment");
         page.locator(".thumb >> text=Pass over").tap();
         page.keyboard().type("under a sheet");

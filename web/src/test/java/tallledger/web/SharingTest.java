@@ -3,6 +3,7 @@ package tallledger.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -434,7 +435,8 @@ class SharingTest {
         Browser.settle(hand);
         assertThat(app.bean(SurveyLibrary.class).survey(survey).entries()).last()
                 .satisfies(e -> assertThat(e.by().author().written()).isEqualTo("J. Rowe, buyer"));
-        page.reload();
+        // It follows by itself.
+        PlaywrightAssertions.assertThat(page.locator(".letting-in")).hasCount(0);
         assertThat(laptop.text()).contains("That code is not good any more", "of J. Rowe").doesNotContain("half typed");
         assertThat(laptop.complaints()).isEmpty();
         // Where its certificate is not trusted the browser refuses the service worker, and says so to whoever looks.

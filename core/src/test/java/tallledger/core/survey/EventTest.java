@@ -69,8 +69,10 @@ class EventTest {
         book.write(SurveyEntries.priced(by(), Stakes.typed("4000", "6000", "£", Background.AUCTION_UNSEEN.name())));
         book.write(SurveyEntries.kit(by(), KitItem.parse("vice", KitItem.State.MISSING, "the seller", "", "250", "", "")));
         book.write(SurveyEntries.lift(by(), Lift.parse("1850", "", "", "4000", "weighed by the crane scale")));
-        book.write(
+        Entry taken = book.write(
                 SurveyEntries.photo(by(), "covers", List.of(new Attachment(Photo.PICTURE, "0".repeat(64), "image/png")), 640, 480, "open"));
+        book.write(SurveyEntries.photoMarked(by(), book.survey(), taken.sequence(), "arrow 10 20 30 40 crack\nring 1 2 3 4"));
+        book.write(SurveyEntries.clip(by(), "covers", new Attachment(Clip.FILM, "1".repeat(64), "video/mp4"), 3_400_000, "jumps out"));
         book.write(SurveyEntries.camera(by(), BookEvent.Camera.What.STARTED));
         book.write(SurveyEntries.cameraShifted(by(), "-12"));
         book.write(SurveyEntries.repaired(by(), MachinePart.System.of("coolant"), "pump"));

@@ -8,11 +8,19 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tallledger.core.SurveyBook;
+import tallledger.core.family.Family;
+import tallledger.core.ledger.Attachment;
+import tallledger.core.ledger.Authorship;
+import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
+import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Refused;
 
 /** What is drawn over a photograph. */
 class PictureMarkTest {
+
+    private static final MachineDescription MILL = CatalogueTest.machine(Family.UNIVERSAL_MILL, Family.UNIVERSAL_MILL.traits().usual());
 
     @Test
     void marksAreReadLineByLine() {
@@ -43,6 +51,40 @@ class PictureMarkTest {
         assertThatThrownBy(() -> PictureMark.parse(" \n ")).isInstanceOfSatisfying(Refused.class,
                 r -> assertThat(r.reason().code()).isEqualTo("mark.none"));
         assertThatThrownBy(() -> PictureMark.parse("word 1 1 " + "x".repeat(61))).isInstanceOf(Refused.class);
+    }
+
+    /** Marks of several entries stand over one picture; a struck entry takes its own away, a struck picture all. */
+    @Test
+    void marksStandOverTheirPicture() {
+        SurveyBook book = new SurveyBook(MILL, Scope.WHOLE, 60);
+        Authorship by = Authorship.of(book.now(), SurveyBook.ME);
+        Entry taken = book.write(SurveyEntries.photo(by, "covers", List.of(new Attachment(Photo.PICTURE, "0".repeat(64), "image/png")), 640,
+                480, "open"));
+        Entry first = book.write(SurveyEntries.photoMarked(by, book.survey(), taken.sequence(), "ring 1 2 3 4"));
+        Entry second = book.write(SurveyEntries.photoMarked(by, book.survey(), taken.sequence(), "arrow 1 2 3 4 crack\nring 5 6 7 8"));
+        assertThat(first.step()).isEqualTo("covers");
+        assertThat(book.survey().photos()).singleElement().satisfies(p -> assertThat(p.marks()).extracting(m -> m.entry())
+                .containsExactly(first.sequence(), second.sequence(), second.sequence()));
+        book.write(SurveyEntries.strike(by, book.entries(), first.sequence(), "not there"));
+        assertThat(book.survey().photos().get(0).marks()).hasSize(2);
+        book.write(SurveyEntries.strike(by, book.entries(), taken.sequence(), "another machine"));
+        assertThat(book.survey().photos()).isEmpty();
+        assertThat(book.survey().strays()).extracting(s -> s.because().code()).containsExactly("stray.photo");
+        assertThatThrownBy(() -> SurveyEntries.photoMarked(by, book.survey(), taken.sequence(), "ring 1 2 3 4"))
+                .isInstanceOfSatisfying(Refused.class, r -> assertThat(r.reason().code()).isEqualTo("stray.photo"));
+    }
+
+    @Test
+    void aFilmIsNamedByItsHash() {
+        SurveyBook book = new SurveyBook(MILL, Scope.WHOLE, 60);
+        book.write(SurveyEntries.clip(Authorship.of(book.now(), SurveyBook.ME), "covers", new Attachment(Clip.FILM, "1".repeat(64),
+                "video/webm"), 12_345_678, "jumps out"));
+        assertThat(book.survey().clipsOf("covers")).singleElement().satisfies(c -> {
+            assertThat(c.sha256()).isEqualTo("1".repeat(64));
+            assertThat(c.type()).isEqualTo("video/webm");
+            assertThat(c.megabytes()).isEqualByComparingTo("12.3");
+        });
+        assertThat(book.survey().clipsOf("lamp")).isEmpty();
     }
 
     @Test

@@ -73,6 +73,10 @@ class StraysTest {
         write(SurveyEntries.lift(Authorship.of(AT, ME), Lift.parse("1850", "120", "90", "2000", "the keeper")));
         write(SurveyEntries.photo(Authorship.of(AT, ME), "lamp", List.of(new Attachment(Photo.PICTURE, "a".repeat(64), "image/png"),
                 new Attachment(Photo.SMALL, "b".repeat(64), "image/jpeg")), 640, 480, "bulb"));
+        int taken = drafts.size();
+        write(SurveyEntries.photoMarked(Authorship.of(AT, ME), Survey.fold(machine, House.shipped(List.of()), chained()), taken,
+                "arrow 10 20 30 40 crack\nword 1 2 paint"));
+        write(SurveyEntries.clip(Authorship.of(AT, ME), "lamp", new Attachment(Clip.FILM, "c".repeat(64), "video/mp4"), 5, "flickers"));
         write(SurveyEntries.remark(Authorship.of(AT, ME), "clean shop"));
         write(SurveyEntries.stopped(Authorship.of(AT, ME)));
         write(SurveyEntries.strike(Authorship.of(AT, ME), chained(), 5, "wrong key"));

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
@@ -53,6 +54,10 @@ class KeptAnswers implements HandlerInterceptor, WebMvcConfigurer {
         }
         boolean written = shown.getViewName() != null && shown.getViewName().startsWith(REDIRECT);
         Map<String, Object> answer = written ? recorded(request) : refused((FormInput) shown.getModel().get("typed"));
+        if (!written && response.getStatus() == HttpServletResponse.SC_SERVICE_UNAVAILABLE && takesNothing(request)) {
+            // It takes no entry any more: to send it again and again would keep what comes behind it waiting.
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        }
         View told = (model, asked, answers) -> {
             answers.setContentType("application/json;charset=UTF-8");
             answers.getWriter().write(CanonicalJson.write(answer));
@@ -61,10 +66,19 @@ class KeptAnswers implements HandlerInterceptor, WebMvcConfigurer {
         shown.setView(told);
     }
 
+    private StoredSurvey survey(HttpServletRequest request) {
+        Map<?, ?> path = (Map<?, ?>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+        return library.survey(Long.parseLong((String) path.get("id")));
+    }
+
+    private boolean takesNothing(HttpServletRequest request) {
+        StoredSurvey survey = survey(request);
+        return survey.core().closed().isPresent() || survey.own().isPresent();
+    }
+
     private Map<String, Object> recorded(HttpServletRequest request) {
         Entry entry = (Entry) request.getAttribute(SentLaterRequest.RECORDED);
-        Map<?, ?> path = (Map<?, ?>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
-        StoredSurvey survey = library.survey(Long.parseLong((String) path.get("id")));
+        StoredSurvey survey = survey(request);
         Map<String, Object> answer = new HashMap<>();
         answer.put("head", survey.head());
         Optional.ofNullable(entry).ifPresent(e -> {

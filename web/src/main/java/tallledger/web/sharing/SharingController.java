@@ -125,10 +125,10 @@ class SharingController {
         model.addAttribute("surveyName", survey.map(this::named).orElse(""));
         model.addAttribute("lasts", Lasts.values());
         Instant now = clock.instant();
-        List<DeviceRow> rows = devices.all().stream().limit(SHOWN).map(p -> new DeviceRow(p, devices.lastHeard(p.device().id())
+        List<DeviceRow> rows = devices.all().stream().map(p -> new DeviceRow(p, devices.lastHeard(p.device().id())
                 .orElse(null), p.isIn(now))).toList();
         model.addAttribute("in", rows.stream().filter(DeviceRow::isIn).toList());
-        model.addAttribute("out", rows.stream().filter(r -> !r.isIn()).toList());
+        model.addAttribute("out", rows.stream().filter(r -> !r.isIn()).limit(SHOWN).toList());
         model.addAttribute("refusals", houses.book().refusals().stream().limit(SHOWN).toList());
         return "sharing/sharing";
     }
