@@ -65,6 +65,13 @@ test("whatever may stop use stops what turns, and nothing else", () => {
   assert.equal(refusedHere({ ...run, refused: "over its mark" }, [], LIMITS), "over its mark");
 });
 
+test("a start that the server refused is none", () => {
+  const now = 100 * MINUTE;
+  assert.equal(isStartDue(stand(true, now), [{ kind: "start", made: now, state: "refused" }], now), true);
+  const run = { turns: true, route: true, rpm: 1900, refused: "over its mark" };
+  assert.equal(refusedHere(run, [{ kind: "start", state: "refused", mounted: { kind: "NOTHING" } }], LIMITS), "over its mark");
+});
+
 test("what is mounted at a start here counts instead of what was before, but lifts no danger", () => {
   const start = { kind: "start", mounted: { kind: "NOTHING" } };
   const run = { turns: true, route: true, rpm: 1900, refused: "over its mark" };

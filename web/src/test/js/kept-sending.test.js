@@ -13,6 +13,10 @@ test("an answer makes of an entry what it says", () => {
   assert.deepEqual([clash.state, clash.head, clash.photo], ["clash", 41, "picture"]);
   assert.deepEqual(cameTo(ENTRY, 422, { wrong: ["“x” is not a number."] }).wrong, ["“x” is not a number."]);
   assert.deepEqual(cameTo(ENTRY, 404, null).wrong, ["It was refused (404)."]);
+  const danger = { ...ENTRY, stopsUse: true, mayBeGood: true };
+  assert.equal(cameTo(danger, 200, { entry: 41, failed: true }).stopsUse, true);
+  assert.equal(cameTo(danger, 200, { entry: 41, failed: false }).stopsUse, false);
+  assert.equal(cameTo(danger, 422, { wrong: ["x"] }).stopsUse, true);
   assert.equal(cameTo(ENTRY, 503, { wrong: ["The disk is full."] }), null);
   assert.equal(cameTo(ENTRY, 500, null), null);
 });

@@ -75,13 +75,13 @@ export function overMark(on, rpm, limits) {
  * Whether the start checks are asked before the next run.
  *
  * @param stand what the server said: whether they were due, and when the last entry was made, ms by this device's clock
- * @param kept  what was made since, in order
+ * @param kept  what was made since, in order; a start that was refused is none
  */
 export function isStartDue(stand, kept, now) {
   const goodFor = stand.goodFor * MINUTE;
   let confirmed = !stand.due;
   let last = stand.last;
-  kept.forEach((entry) => {
+  kept.filter((entry) => entry.state !== "refused").forEach((entry) => {
     if (entry.kind === "start") {
       confirmed = true;
     } else if (entry.kind === "stop" || entry.made - last > goodFor) {
@@ -106,7 +106,7 @@ export function refusedHere(step, kept, limits) {
     return open.says + ": that may stop use, and it has not been judged yet. Nothing is run until it has been sent"
       + (open.mayBeGood ? ", or you say above that it was as it should be." : ".");
   }
-  const start = kept.filter((entry) => entry.kind === "start").pop();
+  const start = kept.filter((entry) => entry.kind === "start" && entry.state !== "refused").pop();
   if (limits.dangers > 0 || !start) { return step.refused; }
   return step.route ? overMark(start.mounted, step.rpm, limits) : "";
 }

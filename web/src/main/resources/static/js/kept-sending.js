@@ -9,7 +9,7 @@ const PICTURE_PATIENCE = 180000;
 export function cameTo(entry, status, said) {
   if (status === 200 && said) {
     return { ...entry, state: "sent", photo: null, entry: said.entry || 0, judged: said.says || "", outcome: said.outcome || "",
-      failed: said.failed === true };
+      failed: said.failed === true, stopsUse: entry.stopsUse === true && said.failed === true, mayBeGood: false };
   }
   if (status === 409 && said) { return { ...entry, state: "clash", theirs: said.theirs || [], head: said.head }; }
   if (status === 503 || status === 500) { return null; }

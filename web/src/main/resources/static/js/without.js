@@ -32,7 +32,6 @@ class Without {
   pack = null;
   kept = null;
   entries = [];
-  refusal = "";
   sending = false;
   lost = false;
   laid = false;
@@ -41,6 +40,7 @@ class Without {
     this.list = new KeptList(this);
     await this.openStore();
     await this.look();
+    this.watchSending();
     if (!this.survey) { return; }
     this.registerWorker();
     /* Not to be cleared away when room is short. */
@@ -57,8 +57,10 @@ class Without {
     }
     document.addEventListener("click", (event) => this.onClick(event));
     window.addEventListener("popstate", () => { if (this.pack && this.lost) { this.showAsked(); } });
+  }
+
+  watchSending() {
     ["online", "pageshow"].forEach((when) => window.addEventListener(when, () => this.send()));
-    window.addEventListener("offline", () => this.look());
     setInterval(() => this.send(), AGAIN);
     this.send();
   }
@@ -126,6 +128,12 @@ class Without {
 
   waiting() { return this.entries.filter((entry) => entry.survey === this.survey && entry.state !== "sent"); }
 
+  /* What the pack does not know of: what is not sent, and what was sent since it was fetched. */
+  since() {
+    const head = this.pack ? this.pack.head() : 0;
+    return this.entries.filter((entry) => entry.survey === this.survey && (entry.state !== "sent" || entry.entry > head));
+  }
+
   /* In the list of steps: what is kept of each. */
   mark() {
     document.querySelectorAll("nav.steps .kept-mark").forEach((mark) => mark.remove());
@@ -186,8 +194,8 @@ class Without {
       if (this.pack.step(other)) { this.show(other, "That step is not on this device."); }
       return;
     }
-    const refused = refusedHere(step, this.waiting(), this.limits());
-    const due = step.turns && !refused && isStartDue(this.limits(), this.waiting(), Date.now());
+    const refused = refusedHere(step, this.since(), this.limits());
+    const due = step.turns && !refused && isStartDue(this.limits(), this.since(), Date.now());
     const part = this.pack.part("step " + key);
     let open = part.querySelector(".open-step");
     if (refused || due) {
@@ -297,6 +305,7 @@ class Without {
 
   /** A form that could not be sent. @param draft what half-typed forms keep of it */
   async keep(form, by, draft) {
+    if (!this.kept) { await this.openStore(); }
     if (!this.kept) { this.say(KEEPS_NOTHING); return false; }
     if (!this.pack) { this.pack = Pack.here() || await Pack.kept(this.survey).catch(() => null); }
     this.lost = true;
@@ -305,7 +314,7 @@ class Without {
     const kind = kindOf(new URL(form.action).pathname);
     const step = (fields.find(([name]) => name === "step") || ["", ""])[1];
     const known = this.pack && this.pack.step(step);
-    const wrong = this.pack ? wrongForm(kind, form, fields, known, this.waiting(), this.limits()) : "";
+    const wrong = this.pack ? wrongForm(kind, form, fields, known, this.since(), this.limits()) : "";
     if (wrong) { this.say(wrong); return false; }
     const key = (form.querySelector("[name=submission]") || {}).value || deviceKey();
     const name = ((form.closest("#step") || document).querySelector("#step-name") || { textContent: "" }).textContent.trim();
@@ -372,7 +381,6 @@ class Without {
     } finally {
       this.sending = false;
       await this.look();
-      document.dispatchEvent(new CustomEvent("kept-sent"));
     }
     if (!this.lost && this.survey) { this.bring(); }
   }
@@ -414,7 +422,7 @@ class Without {
     const run = "/surveys/" + entry.survey + "/run";
     new Drafts(window.localStorage).keep(run + " " + entry.step, entry.draft);
     await this.leaveOut(entry);
-    location.href = run + "?step=" + encodeURIComponent(entry.step);
+    goTo(run + "?step=" + encodeURIComponent(entry.step));
   }
 
   async forgetSent() {

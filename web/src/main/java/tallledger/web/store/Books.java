@@ -172,6 +172,7 @@ public class Books {
             book.setOpenedBy(key);
             mapper.insertBook(book);
             Entry entry = Entry.following(Optional.empty(), first);
+            heads.begin(book, entry.sequence(), entry.hash());
             mapper.insertEntry(codec.row(book.getId(), entry, submission.key()));
             store.afterwards(() -> noted(book, entry));
             return book.getId();
@@ -203,6 +204,7 @@ public class Books {
                 throw new StaleFormException(submission.seen(), have.last());
             }
             Entry entry = Entry.following(Optional.of(end), draft);
+            heads.begin(book, entry.sequence(), entry.hash());
             try {
                 mapper.insertEntry(codec.row(bookId, entry, submission.key()));
             } catch (DuplicateKeyException raced) {

@@ -29,7 +29,8 @@ import tallledger.web.words.WebReason;
  * line each write, the newest counts; of the title the first digits of its SHA-256. A database that comes back shorter than this (cut,
  * restored, empty) is found at the start; nothing is written until somebody has been told. One that holds more than this, or calls a
  * book otherwise, is said as well. The line is written after the entry and not forced to the device, so after a power cut it may lag
- * behind by the last few entries, never run ahead.
+ * behind by the last few entries, never run ahead. Before an entry is written a line says which it will be: where the process was killed
+ * between the two, what the database holds is known all the same.
  */
 @Component
 public class Heads {
@@ -38,6 +39,9 @@ public class Heads {
     public static final String FILE = "heads.txt";
     /** Before the lines noted while a backup was made: the copy may hold so much, and need not. */
     private static final String MEANWHILE = "meanwhile\n";
+
+    /** Before a line of what is about to be written. */
+    private static final String BEGUN = "~ ";
 
     /** The last entry of a book, as this file has it. */
     private record Head(int sequence, String hash, String title) {
@@ -98,6 +102,10 @@ public class Heads {
         });
         missing = List.copyOf(lacking);
         Map<Long, Head> atMost = read(text);
+        Set<String> begun = text.lines().filter(l -> l.startsWith(BEGUN)).map(l -> l.substring(BEGUN.length())).collect(Collectors.toSet());
+        books.stream().filter(b -> hashes.containsKey(b.getId())
+                && begun.contains(line(b.getId(), b.getHead(), hashes.get(b.getId()), b.getTitle()).strip()))
+                .forEach(b -> atMost.put(b.getId(), new Head(b.getHead(), hashes.get(b.getId()), digits(b.getTitle()))));
         more = more(books, atMost);
         Set<Long> known = books.stream().filter(b -> more(List.of(b), atMost).isEmpty()).map(BookRow::getId).collect(Collectors.toSet());
         doubted = book -> there.containsKey(book) && !known.contains(book);
@@ -143,15 +151,23 @@ public class Heads {
         doubted = book -> false;
     }
 
+    /** An entry is about to be written. */
+    void begin(BookRow book, int sequence, String hash) {
+        add(book, BEGUN + line(book.getId(), sequence, hash, book.getTitle()));
+    }
+
     /** One more entry. */
     void note(BookRow book, int sequence, String hash) {
+        add(book, line(book.getId(), sequence, hash, book.getTitle()));
+    }
+
+    private void add(BookRow book, String line) {
         if (doubted.test(book.getId())) {
             // Noted, it would be known at the next start, and nobody would have been told.
             return;
         }
         try {
-            Files.writeString(file, line(book.getId(), sequence, hash, book.getTitle()), StandardCharsets.UTF_8, StandardOpenOption.CREATE,
-                    StandardOpenOption.APPEND);
+            Files.writeString(file, line, StandardCharsets.UTF_8, StandardOpenOption.CREATE, StandardOpenOption.APPEND);
         } catch (IOException e) {
             LOG.warn("The file of heads could not be written: {}", e.getMessage());
         }

@@ -7,6 +7,7 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -586,6 +587,30 @@ class StoreTest {
         Files.delete(data.resolve("heads.txt"));
         try (App app = App.on(data)) {
             assertThat(app.bean(Heads.class).more()).extracting(Reason::code).containsExactly("heads.none");
+        }
+    }
+
+    /** Killed between the entry and its note: it was written here, and nobody is told otherwise. */
+    @Test
+    void whatWasWrittenAsTheProcessWasKilledIsKnown() throws Exception {
+        long survey;
+        try (App app = App.on(data)) {
+            survey = survey(app);
+            app.bean(Books.class).append(survey, remark("the last word"), Submission.fresh(1));
+        }
+        Path heads = data.resolve("heads.txt");
+        List<String> lines = Files.readAllLines(heads);
+        assertThat(lines.get(lines.size() - 2)).isEqualTo("~ " + lines.get(lines.size() - 1));
+        Files.write(heads, lines.subList(0, lines.size() - 1));
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Heads.class).more()).isEmpty();
+            assertThat(app.bean(Heads.class).missing()).isEmpty();
+        }
+        // Begun and undone: nothing was lost.
+        Files.write(heads, ("~ " + survey + " 3 " + "a".repeat(64) + " " + "b".repeat(16) + "\n").getBytes(), StandardOpenOption.APPEND);
+        try (App app = App.on(data)) {
+            assertThat(app.bean(Heads.class).more()).isEmpty();
+            assertThat(app.bean(Heads.class).missing()).isEmpty();
         }
     }
 
