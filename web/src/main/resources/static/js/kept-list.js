@@ -38,7 +38,8 @@ export class KeptList {
   }
 
   show(entries) {
-    const line = headline(entries);
+    const shown = entries.filter((entry) => entry.state !== "sending");
+    const line = headline(shown);
     if (!line) {
       if (this.place) { this.place.remove(); }
       this.place = null;
@@ -54,7 +55,7 @@ export class KeptList {
     note.textContent = this.said;
     note.hidden = !this.said;
     const first = { clash: 0, refused: 1, waits: 2, sent: 3 };
-    const order = [...entries].sort((x, y) => first[x.state] - first[y.state] || Number(y.failed || 0) - Number(x.failed || 0)
+    const order = shown.sort((x, y) => first[x.state] - first[y.state] || Number(y.failed || 0) - Number(x.failed || 0)
       || x.n - y.n);
     list.replaceChildren(...order.slice(0, SHOWN).map((entry) => this.item(entry)));
     if (order.length > SHOWN) { list.append(make("li", "and " + (order.length - SHOWN) + " more")); }

@@ -2,7 +2,7 @@
    connection stopped is sent again by the same key, so that it is recorded once. */
 
 import { freshKey } from "./kept.js";
-import { keepPhotoHere, keepsHere } from "./without.js";
+import { holdPhoto, keepPhotoHere, keepsHere, letGo } from "./without.js";
 
 const QUALITY = 0.9;
 const LARGEST = { photo: 15 * 1024 * 1024, film: 60000000 };
@@ -143,10 +143,12 @@ async function send(form, files) {
     if (at > 0) { one.set("submission", freshKey()); }
     const small = what === "photo" ? await smaller(file, Number(form.dataset.longest)) : file;
     one.set(what, small, CALLED[what]);
+    const typed = Array.from(one.entries()).filter(([, value]) => typeof value === "string");
+    const held = keepsHere(form, null) ? await holdPhoto(form.action, typed, one.get("submission"), small, what) : 0;
     const answer = await sent(form.action, one, bar, keepsHere(form, null));
+    if (answer) { letGo(held); }
     if (!answer) {
-      const typed = Array.from(one.entries()).filter(([, value]) => typeof value === "string");
-      if (!await keepPhotoHere(form.action, typed, one.get("submission"), small, what)) {
+      if (!await keepPhotoHere(held)) {
         stopped("That " + CALLED[what] + " could not be kept here: leave this page open, and choose it again later.");
         return;
       }

@@ -16,6 +16,7 @@ import { Pack, forgetPacks } from "./pocket-pack.js";
 const REST = 800;
 const AGAIN = 10000;
 const SOON = 300;
+const SENDING = "sending";
 const LOCK = "tall-ledger sends";
 const ONLY_HERE = "No connection. This page goes on without it; do not close or reload it: this browser does not trust the computer’s"
   + " certificate, so the page cannot be opened again until the connection is back.";
@@ -40,6 +41,7 @@ class Without {
     this.list = new KeptList(this);
     await this.openStore();
     await this.look();
+    await this.takeOver();
     this.watchSending();
     if (!this.survey) { return; }
     this.registerWorker();
@@ -71,6 +73,13 @@ class Without {
     } catch (none) {
       this.kept = null;
     }
+  }
+
+  /* What a page was sending when it was left. */
+  async takeOver() {
+    const left = this.entries.filter((entry) => entry.state === SENDING);
+    await Promise.all(left.map((entry) => this.kept.put({ ...entry, state: "waits" })));
+    if (left.length) { await this.look(); }
   }
 
   registerWorker() {
@@ -325,13 +334,29 @@ class Without {
     return this.put(entry, form);
   }
 
-  /** A photograph, made small already, or a film. */
-  async keepPhoto(action, fields, key, photo, what) {
-    if (!this.kept) { this.say(KEEPS_NOTHING); return false; }
+  /**
+   * A photograph, made small already, or a film, while it is being sent: should the page be left, another sends it.
+   *
+   * @returns its number; 0 where nothing can be kept
+   */
+  async holdPhoto(action, fields, key, photo, what) {
+    if (!this.kept) { return 0; }
     const step = (fields.find(([name]) => name === "step") || ["", ""])[1];
     const caption = (fields.find(([name]) => name === "caption") || ["", ""])[1];
-    return this.put({ survey: this.survey, action: new URL(action).pathname, kind: "photos", step, fields, key, seen: 0, made: Date.now(),
-      state: "waits", photo, what, says: (what === "film" ? "Film" : "Photograph") + (caption ? ": " + caption : "") }, null);
+    return this.kept.add({ survey: this.survey, action: new URL(action).pathname, kind: "photos", step, fields, key, seen: 0,
+      made: Date.now(), state: SENDING, photo, what, says: (what === "film" ? "Film" : "Photograph") + (caption ? ": " + caption : "") })
+      .catch(() => 0);
+  }
+
+  /** It was not sent: it waits. @returns false where it could not be kept */
+  async keepPhoto(n) {
+    this.lost = true;
+    await this.look();
+    const held = this.entries.find((entry) => entry.n === n);
+    if (!held) { this.say(this.kept ? FULL : KEEPS_NOTHING); return false; }
+    await this.kept.put({ ...held, state: "waits" });
+    await this.look();
+    return true;
   }
 
   async put(entry, form) {
@@ -445,9 +470,15 @@ export function keepsHere(form, by) { return one !== null && one.keeps(form, by)
 
 export function keepHere(form, by, draft) { return one.keep(form, by, draft); }
 
-export function keepPhotoHere(action, fields, key, photo, what) {
-  return one ? one.keepPhoto(action, fields, key, photo, what) : Promise.resolve(false);
+export function holdPhoto(action, fields, key, photo, what) {
+  return one ? one.holdPhoto(action, fields, key, photo, what) : Promise.resolve(0);
 }
+
+/** It was not sent, and waits. */
+export function keepPhotoHere(n) { return one && n ? one.keepPhoto(n) : Promise.resolve(false); }
+
+/** It was answered. */
+export function letGo(n) { if (one && n) { one.leaveOut({ n }); } }
 
 /** Goes to another step by a swipe, as a link would. */
 export function goTo(address) {

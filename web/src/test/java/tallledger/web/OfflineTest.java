@@ -419,6 +419,26 @@ class OfflineTest {
         assertThat(now(survey).core().photos()).hasSize(2).allMatch(p -> p.caption().equals("the foot") && p.step().equals("castings"));
     }
 
+    /** A page that is left while it sends is no loss: the next one sends it, once. */
+    @Test
+    void aPhotographGoesOnThoughItsPageIsLeft() throws IOException {
+        long survey = aldwark410();
+        Page phone = phone(survey);
+        ByteArrayOutputStream picture = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB), "png", picture);
+        List<Route> held = new ArrayList<>();
+        phone.route("**/photos", held::add);
+        phone.evaluate("() => document.querySelectorAll('details').forEach(d => { d.open = true; })");
+        phone.setInputFiles("[name=photo]", new FilePayload("a.png", "image/png", picture.toByteArray()));
+        phone.click("form[data-photos=photo] button");
+        assertThat(phone.locator(".sending")).isVisible();
+        phone.waitForCondition(() -> !held.isEmpty());
+        phone.unroute("**/photos");
+        phone.navigate(app.url(run(survey, "missing-parts")));
+        allSent(phone, 1);
+        assertThat(now(survey).core().photosOf("castings")).hasSize(1);
+    }
+
     @Test
     void aSurveyIsClosedOnlyConnected() {
         long survey = aldwark410();

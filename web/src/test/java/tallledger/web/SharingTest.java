@@ -281,6 +281,20 @@ class SharingTest {
         assertThat(here.get("/surveys/" + survey + "/board").body()).doesNotContain("Phone that holds no more");
     }
 
+    /** As many as a yard has: each is listed while it is let in, and shut out from there. */
+    @Test
+    void aHundredDevicesAreListed() {
+        for (int i = 0; i < 100; i++) {
+            device("Device number " + i, "scope", "survey");
+        }
+        String list = here.get(HOUSE).body();
+        for (int i = 0; i < 100; i++) {
+            assertThat(list).contains("Device number " + i + "<");
+        }
+        putOut("Device number 7");
+        assertThat(here.get(HOUSE).body()).contains("Shut out Device number 8\"").doesNotContain("Shut out Device number 7\"");
+    }
+
     @Test
     void whoeverIsPutOutIsOut() {
         Http phone = device("Phone 3", "scope", "survey");
