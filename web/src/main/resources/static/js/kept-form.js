@@ -45,8 +45,8 @@ export function formSays(kind, name, form, by) {
 export function mayStopUse(kind, form, fields, known) {
   if (!["step", "check"].includes(kind) || !known || !known.stops) { return { stopsUse: false, mayBeGood: false }; }
   const bad = fields.some(([name, value]) => name === "do" && value.startsWith("bad"));
-  const log = (fields.find(([name]) => name === "log") || ["", ""])[1].split("\n").map((line) => line.trim());
-  const never = Array.from(form.querySelectorAll(".is-never[data-event]"), (key) => key.dataset.event);
+  const log = (fields.find(([name]) => name === "log") || ["", ""])[1].split("\n").map((line) => line.trim().toLowerCase());
+  const never = Array.from(form.querySelectorAll(".is-never[data-event]"), (key) => key.dataset.event.toLowerCase());
   const danger = bad || log.some((line) => never.some((event) => line.startsWith(event + " ")));
   return { stopsUse: danger || known.decides, mayBeGood: !danger };
 }

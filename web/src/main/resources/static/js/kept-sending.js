@@ -81,9 +81,20 @@ export class Sending {
 
   /** @throws ConnectionLost, NotLetIn; what was sent before is sent */
   async send() {
-    for (let waiting = await this.waiting(); waiting.length; waiting = await this.waiting()) {
-      for (const [at, entry] of waiting.entries()) { await this.sendOne(entry, waiting.length - at); }
+    /* A device let in anew, for another survey, may hold entries of the one before: they do not keep its own waiting. */
+    const shut = new Set();
+    const open = async () => (await this.waiting()).filter((entry) => !shut.has(entry.survey));
+    for (let waiting = await open(); waiting.length; waiting = await open()) {
+      for (const [at, entry] of waiting.entries()) {
+        if (!shut.has(entry.survey)) {
+          await this.sendOne(entry, waiting.length - at).catch((failed) => {
+            if (!(failed instanceof NotLetIn)) { throw failed; }
+            shut.add(entry.survey);
+          });
+        }
+      }
     }
+    if (shut.size) { throw new NotLetIn(); }
     const surveys = Object.keys(this.stands);
     if (surveys.length) {
       const held = (await this.kept.all()).filter((entry) => entry.state !== "sent").length;

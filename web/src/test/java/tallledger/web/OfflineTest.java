@@ -314,6 +314,28 @@ class OfflineTest {
         assertThat(phone.evaluate("async () => (await caches.keys()).length")).isEqualTo(0);
     }
 
+    /** Let in anew for another survey alone, a device sends that one's and keeps the other's. */
+    @Test
+    void aSurveyItMayNotOpenKeepsNothingWaiting() {
+        long before = aldwark410();
+        long own = aldwark410();
+        Page phone = phone(before);
+        phone.navigate(app.url(run(own, "castings")));
+        phone.waitForFunction(READY);
+        cut(phone);
+        open(phone, before, "castings");
+        record(phone);
+        recorded(phone, "Castings");
+        open(phone, own, "castings");
+        record(phone);
+        recorded(phone, "Castings");
+        phone.route("**/surveys/" + before + "/pocket/stand", route -> route.fulfill(new Route.FulfillOptions().setStatus(403)));
+        int head = now(own).head();
+        backAgain(phone);
+        assertThat(phone.locator(".kept-list summary")).containsText("1 kept here, not judged yet; 1 sent and judged");
+        assertThat(since(own, head)).extracting(Entry::step).containsExactly("castings");
+    }
+
     /** Both stand at the step with both readings; nothing is dropped, and the rest goes on. */
     @Test
     void whatAnotherRecordedThereMeanwhileIsShownWithBoth() {

@@ -14,10 +14,13 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.security.MessageDigest;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Random;
 import javax.imageio.ImageIO;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -110,7 +113,8 @@ class PicturesTest {
         assertThat(ReachableTest.found(page)).isEmpty();
         page.fill("#marks", "word 20 30 new paint\ncross 1 2 3 4");
         page.click("text=Record it");
-        PlaywrightAssertions.assertThat(page.locator("#wrong-marks")).containsText("“cross 1 2 3 4”: write arrow or ring with four places");
+        PlaywrightAssertions.assertThat(page.locator("#wrong-marks"))
+                .containsText("“cross 1 2 3 4”: write arrow or ring with four places");
         assertThat(page.inputValue("#marks")).startsWith("word 20 30 new paint");
         Http http = new Http(app);
         String entries = http.get("/surveys/" + survey + "/entries").body();
@@ -152,6 +156,24 @@ class PicturesTest {
         assertThat(part(address, "lines=1-2").statusCode()).isEqualTo(416);
         assertThat(part("/surveys/" + survey + "/films/9999", null).statusCode()).isEqualTo(404);
         assertThat(new Http(app).get("/surveys/" + survey + "/entries").body()).contains("film: it jumps out, 3.4 MB, SHA-256");
+    }
+
+    /** Other bytes under its hash are not played for it. */
+    @Test
+    void aForgedFilmIsNotPlayed() throws Exception {
+        long survey = survey();
+        Page page = opened(survey);
+        page.setInputFiles("[name=film]", new FilePayload("film.webm", "video/webm", film("isom", 5000)));
+        page.click("form[data-photos=film] button");
+        PlaywrightAssertions.assertThat(page.locator("form[data-photos=film] .sending")).containsText("One film is recorded.");
+        Clip clip = now(survey).core().clips().get(0);
+        try (Connection connection = app.bean(DataSource.class).getConnection();
+                PreparedStatement forged = connection.prepareStatement("update attachment set bytes = ? where sha256 = ?")) {
+            forged.setBytes(1, film("isom", 5001));
+            forged.setString(2, clip.sha256());
+            assertThat(forged.executeUpdate()).isEqualTo(1);
+        }
+        assertThat(part("/surveys/" + survey + "/films/" + clip.entry(), null).statusCode()).isEqualTo(404);
     }
 
     private HttpResponse<byte[]> part(String address, String range) throws IOException, InterruptedException {

@@ -109,13 +109,16 @@ class ClipController {
                 clip.film(), clip.bytes(), caption)) : Optional.empty();
     }
 
-    /** As browsers play: from any place on; never all of it in memory. */
+    /** As browsers play: from any place on, never all of it in memory; only as long as its bytes are those the ledger names. */
     @GetMapping("/surveys/{id}/films/{entry}")
     void play(@PathVariable long id, @PathVariable int entry, @RequestHeader(defaultValue = "") String range, HttpServletRequest request,
             HttpServletResponse response) throws IOException {
         Clip clip = library.survey(id).core().clips().stream().filter(c -> c.entry() == entry).findFirst()
                 .orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
-        long size = attachments.size(clip.sha256()).orElseThrow(() -> new ResponseStatusException(HttpStatus.NOT_FOUND));
+        if (!attachments.isWhole(clip.sha256())) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND);
+        }
+        long size = attachments.size(clip.sha256()).orElseThrow();
         long from = 0;
         long to = size - 1;
         if (!range.isEmpty()) {

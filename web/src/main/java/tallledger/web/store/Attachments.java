@@ -2,12 +2,19 @@ package tallledger.web.store;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.DigestOutputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -31,6 +38,8 @@ public class Attachments {
     private final Store store;
 
     private final TransactionTemplate reading;
+    /** Large ones that were read whole, and are what the ledger names. */
+    private final Set<String> whole = ConcurrentHashMap.newKeySet();
 
     Attachments(AttachmentMapper mapper, Books books, Store store, PlatformTransactionManager transactions) {
         this.reading = new TransactionTemplate(transactions);
@@ -66,12 +75,34 @@ public class Attachments {
         });
     }
 
+    /**
+     * Whether one that is too large to be held in memory is what the ledger names. Read whole once while the application runs: the store
+     * is its own as long as it does.
+     */
+    public boolean isWhole(String sha256) {
+        return whole.contains(sha256) || size(sha256).isPresent() && Boolean.TRUE.equals(reading.execute(status -> hash(sha256)
+                .equals(sha256))) && whole.add(sha256);
+    }
+
+    private String hash(String sha256) {
+        try (InputStream in = mapper.stream(sha256).bytes()) {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            in.transferTo(new DigestOutputStream(OutputStream.nullOutputStream(), digest));
+            return HexFormat.of().formatHex(digest.digest());
+        } catch (IOException broken) {
+            LOG.warn("Attachment {} cannot be read: {}", sha256, broken.getMessage());
+            return "";
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+
     /** How many bytes one has; empty where it is not there. */
     public Optional<Long> size(String sha256) {
         return Optional.ofNullable(mapper.size(sha256));
     }
 
-    /** Bytes from a place on, as many as are asked for and there. Whether all of it is what the ledger names is not looked at here. */
+    /** Bytes from a place on, as many as are asked for and there. Whether all of it is what the ledger names says {@link #isWhole}. */
     public byte[] part(String sha256, long from, int most) {
         return reading.execute(status -> {
             try (InputStream in = mapper.stream(sha256).bytes()) {
