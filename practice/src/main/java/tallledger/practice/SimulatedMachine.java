@@ -89,7 +89,8 @@ public record SimulatedMachine(MachineDescription description, Map<List<String>,
         return SpeedReading.byTachometer(digits.toPlainString());
     }
 
-    private double trueSpeed(Route route) {
+    /** What it truly turns at, unloaded, min⁻¹. */
+    public double trueSpeed(Route route) {
         DriveTrain train = description.train();
         Double hidden = trueSpeeds.get(train.plateKey(route));
         double nominal = hidden != null ? hidden

@@ -3,6 +3,8 @@ import { watchCode } from "./code-shown.js";
 import { cycleForm } from "./cycle-log.js";
 import { watchDrawing } from "./draw-over.js";
 import { machineForm } from "./drive-preview.js";
+import { watchDesk } from "./film-desk.js";
+import { watchFilmLinks } from "./film-links.js";
 import { keepHalfTyped } from "./half-typed.js";
 import { watchInstrument } from "./instrument.js";
 import { jobPage } from "./job.js";
@@ -39,6 +41,8 @@ document.addEventListener("step-shown", () => {
 });
 
 watchPage();
+watchDesk();
+watchFilmLinks();
 watchFields();
 watchInstrument();
 watchOthers();

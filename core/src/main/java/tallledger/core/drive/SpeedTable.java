@@ -198,6 +198,17 @@ public record SpeedTable(DriveTrain train, SpeedPlate plate, List<Speed> speeds,
         return key.stream().map(label -> label.equals(Stage.SWEEP) ? Stage.LOW_END : label).toList();
     }
 
+    /** What a sweep goes through, min⁻¹: the drive's, else what the plate says of its two ends; empty where nobody says. */
+    public Optional<Span> range(Speed sweep) {
+        Route route = sweep.routes().get(0);
+        return train.speed(route).or(() -> {
+            List<Double> ends = counted().stream()
+                    .filter(s -> s.routes().stream().anyMatch(r -> Ranges.differsOnlyInSlide(train, r, route)))
+                    .flatMap(s -> s.expected().stream()).sorted().toList();
+            return ends.size() < 2 ? Optional.empty() : Optional.of(new Span(ends.get(0), ends.get(ends.size() - 1)));
+        });
+    }
+
     /** Upper end of a sweep: the drive's, else the plate's high end beside it. */
     private static Optional<Double> top(DriveTrain train, List<Speed> placed, Route sweep) {
         return train.speed(sweep).map(Span::high).or(() -> placed.stream()

@@ -10,6 +10,9 @@ public enum LedgerReason implements ReasonCode {
     CHAIN_CHANGED("chain.changed", "due"),
     CHAIN_MISSING("chain.missing", "due", "sequence"),
     CHAIN_UNLINKED("chain.unlinked", "due"),
+    MOMENT_FILM("moment.film"),
+    MOMENT_SECOND("moment.second", "typed"),
+    MOMENT_BACK("moment.back", "from", "until"),
     TEXT_DIRECTION("text.direction", "place", "character"),
     TEXT_FORBIDDEN("text.forbidden", "place", "character"),
     TEXT_UNSEEN("text.unseen");

@@ -156,12 +156,12 @@ public record Claim(Attribute attribute, String value, Source source, String wor
                 : Optional.empty();
     }
 
-    Map<String, Object> toPayload() {
+    public Map<String, Object> toPayload() {
         return Map.of("attribute", attribute.name(), "value", value, "source", source.name(), "wording", wording, "axis",
                 axis.map(AxisId::written).orElse(""), "tiedTo", tiedTo);
     }
 
-    static Claim from(Payload p) {
+    public static Claim from(Payload p) {
         return new Claim(Attribute.valueOf(p.text("attribute")), p.text("value"), Source.valueOf(p.text("source")),
                 p.text("wording"), p.optionalText("axis").flatMap(AxisId::read), tied(p));
     }

@@ -42,7 +42,9 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
             RecordField.may("marks", InputKind.NUMBER, FieldUnit.NONE), RecordField.may("factor", InputKind.TEXT, FieldUnit.NONE),
             RecordField.may("turns",
                     InputKind.NUMBER, FieldUnit.NONE),
-            RecordField.may("seconds", InputKind.NUMBER, FieldUnit.SECONDS));
+            RecordField.may("seconds", InputKind.NUMBER, FieldUnit.SECONDS),
+            RecordField.may("rate", InputKind.NUMBER, FieldUnit.NONE).ofAnotherWay(),
+            RecordField.may("playing", InputKind.NUMBER, FieldUnit.NONE).ofAnotherWay());
 
     @Override
     public <T> T accept(RecordingVisitor<T> visitor) {
@@ -74,6 +76,10 @@ public record SpeedRead(Optional<BigDecimal> nominal, Optional<BigDecimal> toler
         boolean tapped = values.has("turns") || values.has("seconds");
         if (tapped && values.has("reading")) {
             throw Refused.because(MeasuringReason.SPEED_READ_TWICE).at("reading");
+        }
+        if (tapped && values.has("rate")) {
+            return values.at("turns", () -> SpeedReading.byFilm(values.text("turns"), values.text("seconds"), values.text("rate"),
+                    values.text("playing"), values.text("marks")));
         }
         if (tapped) {
             return values.at("turns", () -> SpeedReading.byTaps(values.text("turns"), values.text("seconds")));

@@ -158,14 +158,14 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
     /** Every run since the last repair of something on its route that says something. */
     static List<Trial> trials(SpindleSurvey survey) {
         return survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
-                .filter(run -> !run.record().symptoms().isEmpty() || run.record().reading().isPresent() || run.outcome() == Outcome.PROVEN)
+                .filter(run -> !run.record().symptoms().isEmpty() || run.reading().isPresent() || run.outcome() == Outcome.PROVEN)
                 .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
     }
 
     private static List<SpeedCauses.SpeedDeviation> readings(SpindleSurvey survey) {
         return survey.runs().stream()
                 .filter(run -> run.record().loaded() || run.equals(survey.latest().get(run.route())) || isLastUnloaded(survey, run))
-                .flatMap(run -> run.record().reading()
+                .flatMap(run -> run.reading()
                         .flatMap(reading -> run.nominal().map(plate -> new SpeedCauses.SpeedDeviation(run.route(),
                                 reading.rpm().doubleValue(), plate.doubleValue(), run.record().loaded())))
                         .stream())

@@ -7,6 +7,10 @@ import tallledger.core.reason.Sentence;
 enum ReadingReason implements ReasonCode {
     FORCE_NOT_ONE("force.not-one", "typed", "inches"),
     FACTOR_MISSING("factor.missing"),
+    FILM_FRAMES("film.frames", "typed", "most"),
+    FILM_PLAYING("film.playing", "typed", "most"),
+    FILM_TAPS_TOO_FAST("film.taps-too-fast", "rpm", "playing", "most"),
+    FILM_TOO_FAST("film.too-fast", "rpm", "frames", "marks", "fastest"),
     LENGTH_NOT_ONE("length.not-one", "shortened", "inches"),
     LENGTH_OVER_NOUGHT("length.over-nought", "typed"),
     LENGTH_UNKNOWN_UNIT("length.unknown-unit", "shortened", "unit", "inches"),

@@ -3,6 +3,7 @@ package tallledger.core.reading;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -69,7 +70,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
             case OPTICAL -> Optional.of(Rule.OPTICAL);
             case STROBE -> Optional.of(Rule.STROBE);
             case DISPLAY, DISPLAY_BEFORE_GEAR -> Optional.of(Rule.DISPLAY);
-            case TAP_COUNT -> Optional.empty();
+            case TAP_COUNT, FILM_TAPS, FILM_FRAMES -> Optional.empty();
         };
     }
 
@@ -81,9 +82,19 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
             double behind = asTyped.containsKey("factor") ? TypedRatio.parse(asTyped.get("factor")).doubleValue() : 1;
             return gauge.get().reading(typed("reading"), digit).expanded() / marks.doubleValue() * behind;
         }
+        Optional<FilmCount> film = inFilm();
+        if (film.isPresent()) {
+            return Gauge.COVERAGE_FACTOR * film.get().relative(rules.value(Rule.STOPWATCH)) * film.get().rpm().doubleValue();
+        }
         double seconds = typed("seconds").doubleValue();
         double relative = Math.hypot(rules.value(Rule.STOPWATCH), digit.doubleValue() / Math.sqrt(12)) / seconds;
         return Gauge.COVERAGE_FACTOR * relative * SIXTY * typed("turns").doubleValue() / seconds;
+    }
+
+    /** The count in a film that it is; empty for any other reading. */
+    public Optional<FilmCount> inFilm() {
+        return method.isOfFilm() ? Optional.of(FilmCount.parse(asTyped.get("turns"), asTyped.get("seconds"), asTyped.get("rate"),
+                asTyped.getOrDefault("playing", ""), asTyped.getOrDefault("marks", ""))) : Optional.empty();
     }
 
     private BigDecimal typed(String field) {
@@ -107,7 +118,7 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
 
     /** The figures as one text: "31.5", "126 from 4 marks", "10 turns in 19.05 s". */
     public String typed() {
-        if (method == Method.TAP_COUNT) {
+        if (!method.isShown()) {
             return asTyped.get("turns") + " turns in " + asTyped.get("seconds") + " s";
         }
         if (asTyped.containsKey("factor")) {
@@ -192,6 +203,25 @@ public record SpeedReading(Method method, Map<String, String> asTyped, BigDecima
         }
         Map<String, String> typed = Map.of("turns", turns.toPlainString(), "seconds", seconds.typed());
         return new SpeedReading(Method.TAP_COUNT, typed, rpm.setScale(2, RoundingMode.HALF_UP), seconds.step(), Optional.empty());
+    }
+
+    /**
+     * Turns counted in a film.
+     *
+     * @param rate    frames a second
+     * @param playing how fast it played while it was tapped; empty where it was told frame by frame
+     * @param marks   marks alike a turn in the picture; empty for one
+     * @throws Refused naming the field, where a figure is none or the film cannot show such a speed
+     */
+    public static SpeedReading byFilm(String turns, String seconds, String rate, String playing, String marks) {
+        FilmCount count = FilmCount.parse(turns, seconds, rate, playing, marks);
+        Map<String, String> typed = new HashMap<>(Map.of("turns", turns.strip(), "seconds", seconds.strip(), "rate", rate.strip()));
+        count.playing().ifPresent(q -> typed.put("playing", playing.strip()));
+        if (!marks.isBlank()) {
+            typed.put("marks", marks.strip());
+        }
+        return new SpeedReading(count.playing().isPresent() ? Method.FILM_TAPS : Method.FILM_FRAMES, typed,
+                count.rpm().setScale(2, RoundingMode.HALF_UP), count.seconds().step(), Optional.empty());
     }
 
     /** Turns worth counting in a listening time, s, at a speed: as many as it holds, at least ten (house rule). */

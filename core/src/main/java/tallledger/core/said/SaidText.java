@@ -43,6 +43,11 @@ public final class SaidText {
         return Numerals.of(words.strip()).text().replaceFirst("^\\d{1,3}\\s+", "");
     }
 
+    /** In lower case, number words as digits. */
+    public static String inDigits(String text) {
+        return Numerals.of(text).text();
+    }
+
     public static Split read(String text, Vocabulary vocabulary) {
         List<Said> things = new ArrayList<>();
         List<String> untaken = new ArrayList<>();

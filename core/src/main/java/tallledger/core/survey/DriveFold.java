@@ -37,7 +37,10 @@ final class DriveFold {
     private final Set<Route> failed = new LinkedHashSet<>();
     private final Map<DriveCheck, CheckResult> checks = new EnumMap<>(DriveCheck.class);
 
-    DriveFold(MachineDescription machine, Rules rules) {
+    private final Footage footage;
+
+    DriveFold(MachineDescription machine, Rules rules, Footage footage) {
+        this.footage = footage;
         this.rules = rules;
         this.machine = machine;
         this.table = machine.speeds();
@@ -49,7 +52,7 @@ final class DriveFold {
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
         repeats.stream().filter(failed::contains).forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
-        return new SpindleSurvey(new SpindleSurvey.SurveyDrive(machine, rules, table, elements), List.copyOf(runs), latest, passed,
+        return new SpindleSurvey(new SpindleSurvey.SurveyDrive(machine, rules, table, elements, footage), List.copyOf(runs), latest, passed,
                 List.copyOf(repeats), List.copyOf(repairs), checks, Coverage.of(table, elements, outcomes));
     }
 
@@ -58,7 +61,7 @@ final class DriveFold {
         if (route == null) {
             return Optional.of(Reason.of(SurveyReason.STRAY_SETTINGS, String.join(" ", event.record().settings())));
         }
-        Run run = Run.of(entry, route, event, table, rules);
+        Run run = Run.of(entry, route, event, table, rules, footage);
         runs.add(run);
         latest.remove(route);
         latest.put(route, run);

@@ -7,7 +7,7 @@ import tallledger.core.ledger.Entry;
  * What an entry says, decoded once. What cannot be decoded is no event but a {@link Stray}. Whoever makes something of events is a
  * {@link EventVisitor}, so that a new kind of event is met by the compiler wherever it must be.
  */
-public sealed interface Event permits BookEvent, WorkEvent, AppraisalEvent {
+public sealed interface Event permits BookEvent, WorkEvent, AppraisalEvent, FilmEvent {
 
     /** What is made of an event of each kind. */
     interface EventVisitor<T> {
@@ -61,6 +61,14 @@ public sealed interface Event permits BookEvent, WorkEvent, AppraisalEvent {
         T repaired(WorkEvent.Repaired event, Entry entry);
 
         T regraded(AppraisalEvent.Regraded event, Entry entry);
+
+        T filmOpened(FilmEvent.FilmOpened event, Entry entry);
+
+        T filmCut(FilmEvent.FilmCut event, Entry entry);
+
+        T narration(FilmEvent.NarrationKept event, Entry entry);
+
+        T heard(FilmEvent.Heard event, Entry entry);
 
         T strike(BookEvent.Struck event, Entry entry);
     }

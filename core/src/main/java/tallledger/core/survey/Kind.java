@@ -54,6 +54,14 @@ public enum Kind {
     REGRADED(AppraisalEvent.Regraded.class, AppraisalEvent.Regraded::from),
     /** The camera was started or stopped, or its clock put right. */
     CAMERA(BookEvent.Camera.class, BookEvent.Camera::from),
+    /** A film that somebody made of the machine is looked at, by the hash of its bytes. */
+    FILM(FilmEvent.FilmOpened.class, FilmEvent.FilmOpened::from),
+    /** A film is cut there. */
+    FILM_CUT(FilmEvent.FilmCut.class, FilmEvent.FilmCut::from),
+    /** What is said in a film, with times. */
+    NARRATION(FilmEvent.NarrationKept.class, FilmEvent.NarrationKept::from),
+    /** What a person makes of something said: a claim, shown, both, neither. */
+    HEARD(FilmEvent.Heard.class, FilmEvent.Heard::from),
     /** The survey is closed: nothing is written after it. */
     CLOSED(BookEvent.Closed.class, BookEvent.Closed::from),
     /** Strikes an earlier entry; the struck one stays readable. */

@@ -57,14 +57,14 @@ public record PlateDoubt(PlateRemark remark, Optional<Settled> settled) {
         List<String> key = remark.cells().get(0);
         Optional<BigDecimal> shown = survey.machine().plate().cell(key).value();
         return survey.counting().stream().filter(run -> survey.machine().train().plateKey(run.route()).equals(key)
-                && run.record().reading().isPresent() && !run.record().loaded())
+                && run.reading().isPresent() && !run.record().loaded())
                 .reduce((earlier, later) -> later)
                 .flatMap(run -> shown.flatMap(plate -> settle(run, survey.rules(), plate, remark.predicted().get())));
     }
 
     private static Optional<Settled> settle(Run run, Rules rules, BigDecimal plate, BigDecimal predicted) {
-        BigDecimal read = run.record().reading().orElseThrow().rpm();
-        double expanded = run.record().reading().orElseThrow().expanded(rules);
+        BigDecimal read = run.reading().orElseThrow().rpm();
+        double expanded = run.reading().orElseThrow().expanded(rules);
         double middle = Math.sqrt(plate.doubleValue() * predicted.doubleValue());
         if (Math.abs(read.doubleValue() - middle) <= expanded) {
             return Optional.empty();

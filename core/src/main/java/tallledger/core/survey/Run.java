@@ -14,6 +14,7 @@ import tallledger.core.gauge.Grade;
 import tallledger.core.gauge.Judgement;
 import tallledger.core.gauge.Verdict;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.measuring.SpeedRead;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
@@ -33,27 +34,34 @@ import tallledger.core.rules.Rules;
  * @param outcome   what the run comes to
  * @param then      how it was judged when it was written
  * @param overdue   that the calibration of its gauge had run out, where it had
+ * @param seen      where in a film it was seen; empty for one made at the machine
+ * @param doubt     why what the film shows decides nothing, where it does not
  */
 public record Run(int entry, Instant at, String author, Route route, RunRecord record, Optional<BigDecimal> nominal,
         SpeedTable.Source source, Optional<Judgement> judgement, Outcome outcome, Optional<JudgedThen> then,
-        Optional<Reason> overdue) implements TaskResult {
+        Optional<Reason> overdue, Optional<FilmMoment> seen, Optional<Reason> doubt) implements TaskResult {
 
     private static final MathContext RECKONED = new MathContext(4);
     private static final MathContext RATIO = MathContext.DECIMAL64;
 
-    static Run of(Entry entry, Route route, WorkEvent.RunMade made, SpeedTable table, Rules rules) {
+    static Run of(Entry entry, Route route, WorkEvent.RunMade made, SpeedTable table, Rules rules, Footage footage) {
         RunRecord record = made.record();
-        Optional<Judgement> judgement = judgement(route, record, table, rules);
+        Optional<FilmMoment> seen = FilmMoment.of(entry);
+        Optional<Reason> doubt = FilmedRun.doubt(route, record, seen, table, rules, footage);
+        Optional<Judgement> judgement = doubt.isPresent() ? Optional.empty() : judgement(route, record, table, rules);
         return new Run(entry.sequence(), entry.at(), entry.by().author().written(), route, record, nominal(table, route),
                 table.source(route), judgement,
-                outcome(record, judgement), made.then(), record.reading().flatMap(SpeedReading::readWith)
-                        .flatMap(by -> Overdue.said(by, entry)));
+                outcome(record, judgement, doubt), made.then(), record.reading().flatMap(SpeedReading::readWith)
+                        .flatMap(by -> Overdue.said(by, entry)),
+                seen, doubt);
     }
 
     /** What a run comes to as it is written. */
-    static JudgedThen judged(Route route, RunRecord record, SpeedTable table, Rules rules) {
-        Optional<Judgement> judgement = judgement(route, record, table, rules);
-        return new JudgedThen(outcome(record, judgement), Optional.empty(), judgement.map(j -> List.of(j.because())).orElse(List.of()));
+    static JudgedThen judged(Route route, RunRecord record, SpeedTable table, Rules rules, Optional<FilmMoment> seen, Footage footage) {
+        Optional<Reason> doubt = FilmedRun.doubt(route, record, seen, table, rules, footage);
+        Optional<Judgement> judgement = doubt.isPresent() ? Optional.empty() : judgement(route, record, table, rules);
+        return new JudgedThen(outcome(record, judgement, doubt), Optional.empty(),
+                Stream.concat(doubt.stream(), judgement.map(Judgement::because).stream()).toList());
     }
 
     private static Optional<Judgement> judgement(Route route, RunRecord record, SpeedTable table, Rules rules) {
@@ -71,12 +79,12 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
                 .flatMap(Speed::expected).map(n -> new BigDecimal(n).round(RECKONED)));
     }
 
-    private static Outcome outcome(RunRecord record, Optional<Judgement> judgement) {
+    private static Outcome outcome(RunRecord record, Optional<Judgement> judgement, Optional<Reason> doubt) {
         if (!record.symptoms().isEmpty() || judgement.filter(j -> j.verdict() == Verdict.OUTSIDE).isPresent()) {
             return Outcome.FAILED;
         }
         boolean within = judgement.filter(j -> j.verdict() == Verdict.WITHIN).isPresent();
-        return within || record.swept() ? Outcome.PROVEN : Outcome.UNDECIDED;
+        return within || record.swept() && doubt.isEmpty() ? Outcome.PROVEN : Outcome.UNDECIDED;
     }
 
     @Override
@@ -92,7 +100,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
 
     @Override
     public List<Reason> because() {
-        return Stream.concat(judgement.map(Judgement::because).stream(), overdue.stream()).toList();
+        return Stream.of(doubt, judgement.map(Judgement::because), overdue).flatMap(Optional::stream).toList();
     }
 
     @Override
@@ -100,8 +108,13 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
         return record.remark();
     }
 
+    /** What was read and bears on the machine: not what a film leaves open. */
+    public Optional<SpeedReading> reading() {
+        return doubt.isPresent() ? Optional.empty() : record.reading();
+    }
+
     /** δ = (n_read − n_plate)/n_plate, a share. */
     public Optional<BigDecimal> deviation() {
-        return record.reading().flatMap(r -> nominal.map(n -> r.rpm().subtract(n).divide(n, RATIO)));
+        return reading().flatMap(r -> nominal.map(n -> r.rpm().subtract(n).divide(n, RATIO)));
     }
 }

@@ -43,8 +43,9 @@ public record SpindleSurvey(SurveyDrive drive, List<Run> runs, Map<Route, Run> l
      * @param rules    of the house
      * @param table    its speeds
      * @param elements its elements
+     * @param footage  films of it
      */
-    public record SurveyDrive(MachineDescription machine, Rules rules, SpeedTable table, Elements elements) {
+    public record SurveyDrive(MachineDescription machine, Rules rules, SpeedTable table, Elements elements, Footage footage) {
     }
 
     public MachineDescription machine() {
@@ -82,9 +83,13 @@ public record SpindleSurvey(SurveyDrive drive, List<Run> runs, Map<Route, Run> l
         return outcomes;
     }
 
-    /** Highest speed run so far at which the spindle turned, min⁻¹; of one whose speed nobody knew, what was read. */
+    /**
+     * Highest speed run so far at which the spindle turned, min⁻¹; of one whose speed nobody knew, what was read. What ran in somebody's
+     * film does not warm the spindle of today.
+     */
     public OptionalDouble highestRun() {
-        return runs.stream().filter(run -> run.record().symptoms().stream().noneMatch(s -> s.stopsDrive()))
+        return runs.stream().filter(run -> run.seen().isEmpty())
+                .filter(run -> run.record().symptoms().stream().noneMatch(s -> s.stopsDrive()))
                 .flatMap(run -> drive.table.speedOf(run.route()).flatMap(Speed::expected)
                         .or(() -> run.record().reading().map(r -> r.rpm().doubleValue())).stream())
                 .mapToDouble(Double::doubleValue).max();
@@ -97,7 +102,7 @@ public record SpindleSurvey(SurveyDrive drive, List<Run> runs, Map<Route, Run> l
 
     /** The route the levers were last set for. */
     public Optional<Route> standing() {
-        return runs.isEmpty() ? Optional.empty() : Optional.of(runs.get(runs.size() - 1).route());
+        return runs.stream().filter(run -> run.seen().isEmpty()).reduce((a, b) -> b).map(Run::route);
     }
 
     /** Whether the cold-spindle rule speaks against running a route now. */

@@ -148,9 +148,14 @@ final class StepFold {
         lift = Optional.of(weight);
     }
 
+    /** A step by how an entry names it. */
+    Optional<Step> known(String written) {
+        return Optional.ofNullable(steps.get(StepId.read(written))).or(() -> Optional.ofNullable(former.get(written)))
+                .or(() -> Catalogue.extra(StepId.read(written), rules));
+    }
+
     Optional<Reason> step(WorkEvent.StepDone event, Entry entry) {
-        Step step = Optional.ofNullable(steps.get(StepId.read(event.step()))).or(() -> Optional.ofNullable(former.get(event.step())))
-                .or(() -> Catalogue.extra(StepId.read(event.step()), rules)).orElse(null);
+        Step step = known(event.step()).orElse(null);
         if (step == null) {
             return Optional.of(Reason.of(SurveyReason.STRAY_STEP, event.step()));
         }

@@ -32,12 +32,13 @@ import tallledger.core.rules.Rules;
  * @param plan    how the runs are planned, where somebody chose
  * @param stakes  what is asked and what a sound one is worth, where somebody says
  * @param strays  entries that say nothing: they cannot be read, or do not fit the machine as described now
+ * @param footage films that somebody else made of the machine
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps,
         List<NotedEntry<String>> remarks, List<RecordedRepair> repairs,
         List<Photo> photos, List<Clip> clips, Map<Integer, NotedEntry<Regrade>> regrades, Optional<PlanChoice> plan,
         Optional<Stakes> stakes,
-        List<Stray> strays) {
+        List<Stray> strays, Footage footage) {
 
     public static Survey fold(MachineDescription machine, House house, List<Entry> entries) {
         House as = house.judging(machine.unit(), JudgedBy.grade(entries));

@@ -18,6 +18,7 @@ import tallledger.core.evidence.Values;
 import tallledger.core.family.MachinePart;
 import tallledger.core.family.StartItem;
 import tallledger.core.family.Step;
+import tallledger.core.film.FilmFile;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
@@ -27,6 +28,7 @@ import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Chain;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.ledger.NotedEntry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.measuring.AskBack;
@@ -107,7 +109,18 @@ public final class SurveyEntries {
      */
     public static Draft step(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
             List<String> confirmed, String remark) {
-        List<StepLedger.AskedNeed> changed = ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).toList();
+        return step(who, ledger, step, typed, basis, flagged, ledger.asked(step).stream().filter(StepLedger.AskedNeed::changed).toList(),
+                confirmed, remark);
+    }
+
+    /** A step as a film shows it: nobody stands there to confirm anything. */
+    public static Draft stepInFilm(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
+            String remark) {
+        return step(who, ledger, step, typed, basis, flagged, List.of(), List.of(), remark);
+    }
+
+    private static Draft step(Authorship who, StepLedger ledger, Step step, Map<String, String> typed, Basis basis, boolean flagged,
+            List<StepLedger.AskedNeed> changed, List<String> confirmed, String remark) {
         long missing = changed.stream().filter(a -> !confirmed.contains(a.need().written())).count();
         if (missing > 0) {
             throw Refused.because(SurveyReason.NEEDS_UNCONFIRMED, missing, changed.size()).at("confirmed");
@@ -246,6 +259,73 @@ public final class SurveyEntries {
         }
     }
 
+    /** A film is looked at from here on. */
+    public static Draft film(Authorship by, FilmFile film) {
+        return draft(by, "", new FilmEvent.FilmOpened(film));
+    }
+
+    /**
+     * @param second as the page says it
+     * @throws Refused where that film was not opened, or ends before
+     */
+    public static Draft filmCut(Authorship by, Survey survey, String film, String second) {
+        FilmMoment moment = FilmMoment.typed(film, second, "", "");
+        FilmFile of = survey.footage().film(film).orElseThrow(() -> Refused.because(SurveyReason.FILM_UNKNOWN).at("form"));
+        if (!of.holds(moment.from())) {
+            throw Refused.because(SurveyReason.FILM_PAST_END, moment.shown()).at("form");
+        }
+        return draft(by, "", new FilmEvent.FilmCut(film, moment.from()));
+    }
+
+    /**
+     * What is said in a film, as timed text.
+     *
+     * @param lines how many were read
+     * @param text  as it is kept
+     */
+    public static Draft narration(Authorship by, Survey survey, String film, String speaker, int lines, Attachment text) {
+        if (survey.footage().film(film).isEmpty()) {
+            throw Refused.because(SurveyReason.FILM_UNKNOWN).at("form");
+        }
+        if (speaker.isBlank()) {
+            throw Refused.because(SurveyReason.NARRATION_SPEAKER).at("speaker");
+        }
+        FilmEvent.NarrationKept kept = new FilmEvent.NarrationKept(film, checked(speaker), lines, text);
+        return new Draft(by, Kind.NARRATION.name(), "", kept.toPayload(), List.of(text), Optional.empty());
+    }
+
+    /** @throws Refused where it says nothing, nobody says it, or a claim has none */
+    public static Draft heard(Authorship by, FilmEvent.Heard heard) {
+        if (heard.words().isBlank()) {
+            throw Refused.because(SurveyReason.HEARD_WORDS).at("words");
+        }
+        if (heard.speaker().isBlank()) {
+            throw Refused.because(SurveyReason.HEARD_SPEAKER).at("speaker");
+        }
+        boolean claims = heard.answer() == FilmEvent.Heard.Answer.CLAIM || heard.answer() == FilmEvent.Heard.Answer.BOTH;
+        if (claims != heard.claim().isPresent()) {
+            throw Refused.because(SurveyReason.HEARD_CLAIM).at("words");
+        }
+        return draft(by, "", new FilmEvent.Heard(heard.answer(), checked(heard.speaker()), checked(heard.words()), heard.key(),
+                checked(heard.said()), heard.claim()));
+    }
+
+    /**
+     * A draft as it was seen in a film.
+     *
+     * @throws Refused where a film cannot bear what it says
+     */
+    public static Draft inFilm(Survey survey, FilmMoment moment, Draft draft) {
+        Draft seen = moment.on(draft);
+        Entry entry = Entry.following(Optional.empty(), seen);
+        Event event = Kind.named(draft.kind()).orElseThrow().read(entry);
+        Optional<Step> step = event instanceof WorkEvent.StepDone done ? survey.steps().step(done.step()) : Optional.empty();
+        FilmBears.refusal(event, step, moment, survey.footage()).ifPresent(because -> {
+            throw new Refused(because).at("form");
+        });
+        return seen;
+    }
+
     /** Nothing is written after it. @param key fingerprint of the key it is sealed with */
     public static Draft closed(Authorship by, String key) {
         return draft(by, "", new BookEvent.Closed(key));
@@ -260,10 +340,15 @@ public final class SurveyEntries {
      * @param drive speeds of the machine as judged by
      */
     public static Draft run(Authorship by, Basis basis, SpindleSurvey drive, RunRecord record) {
+        return run(by, basis, drive, record, Optional.empty());
+    }
+
+    /** @param seen where in a film; empty for a run at the machine */
+    public static Draft run(Authorship by, Basis basis, SpindleSurvey drive, RunRecord record, Optional<FilmMoment> seen) {
         SpeedTable table = drive.table();
         Optional<JudgedThen> then = table.train().routes().stream()
                 .filter(route -> table.train().settings(route).equals(record.settings())).findFirst()
-                .map(route -> Run.judged(route, record, table, drive.rules()));
+                .map(route -> Run.judged(route, record, table, drive.rules(), seen, drive.drive().footage()));
         Basis read = basis.with(record.reading().flatMap(reading -> reading.gauge(drive.rules())));
         return draft(by, stepOf(record.settings()), new WorkEvent.RunMade(record, Optional.of(read), then));
     }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import tallledger.core.family.Step;
 import tallledger.core.house.House;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.price.Stakes;
@@ -31,6 +32,7 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
     private final List<Photo> photos = new ArrayList<>();
     private final List<Clip> clips = new ArrayList<>();
     private final Map<Integer, NotedEntry<Regrade>> regrades = new HashMap<>();
+    private final Footage footage;
     private Optional<PlanChoice> plan = Optional.empty();
     private Optional<Stakes> stakes = Optional.empty();
 
@@ -39,7 +41,8 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
         this.machine = machine;
         this.house = house;
         this.decoded = decoded;
-        this.drive = new DriveFold(machine, house.rules());
+        this.footage = Footage.of(decoded);
+        this.drive = new DriveFold(machine, house.rules(), footage);
         this.steps = new StepFold(machine, house.rules(), catalogue, judged);
     }
 
@@ -47,10 +50,25 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
         List<Stray> strays = new ArrayList<>(decoded.strays());
         decoded.counting().forEach(h -> Stray.guard(h.entry(), strays, () -> {
             steps.at(h.entry().at());
-            h.event().accept(this, h.entry()).ifPresent(because -> strays.add(new Stray(h.entry(), because)));
+            seen(h.event(), h.entry()).or(() -> h.event().accept(this, h.entry()))
+                    .ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
         return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
-                List.copyOf(photos), List.copyOf(clips), Map.copyOf(regrades), plan, stakes, List.copyOf(strays));
+                List.copyOf(photos), List.copyOf(clips), Map.copyOf(regrades), plan, stakes, List.copyOf(strays),
+                footage);
+    }
+
+    /** Why what was seen in a film counts as nothing. */
+    private Optional<Reason> seen(Event event, Entry entry) {
+        if (!FilmMoment.isSaid(entry)) {
+            return TAKEN;
+        }
+        return FilmMoment.of(entry).map(moment -> FilmBears.refusal(event, stepOf(event), moment, footage))
+                .orElse(Optional.of(Reason.of(SurveyReason.FILM_BENT)));
+    }
+
+    private Optional<Step> stepOf(Event event) {
+        return event instanceof WorkEvent.StepDone done ? steps.known(done.step()) : Optional.empty();
     }
 
     @Override
@@ -187,6 +205,26 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
 
     @Override
     public Optional<Reason> camera(BookEvent.Camera event, Entry entry) {
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> filmOpened(FilmEvent.FilmOpened event, Entry entry) {
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> filmCut(FilmEvent.FilmCut event, Entry entry) {
+        return footage.film(event.film()).isPresent() ? TAKEN : Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN));
+    }
+
+    @Override
+    public Optional<Reason> narration(FilmEvent.NarrationKept event, Entry entry) {
+        return footage.film(event.film()).isPresent() ? TAKEN : Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN));
+    }
+
+    @Override
+    public Optional<Reason> heard(FilmEvent.Heard event, Entry entry) {
         return TAKEN;
     }
 

@@ -91,9 +91,9 @@ public record ToldRatio(String stage, String position, String against, double ra
                 boolean beside = slow.route().at(stage) == position && fast.route().at(stage) == against
                         && IntStream.range(0, survey.machine().train().stages().size())
                                 .allMatch(s -> s == stage || slow.route().at(s) == fast.route().at(s));
-                if (beside && slow.record().reading().isPresent() && fast.record().reading().isPresent()) {
-                    SpeedReading a = fast.record().reading().get();
-                    SpeedReading b = slow.record().reading().get();
+                if (beside && slow.reading().isPresent() && fast.reading().isPresent()) {
+                    SpeedReading a = fast.reading().get();
+                    SpeedReading b = slow.reading().get();
                     pairs.add(new RatioPair(Math.log(a.rpm().doubleValue() / b.rpm().doubleValue()), Math.hypot(relative(a, survey.rules()),
                             relative(b, survey.rules())), fast.entry(), slow.entry()));
                 }

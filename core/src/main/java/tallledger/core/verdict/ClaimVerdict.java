@@ -7,9 +7,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tallledger.core.machine.Claim;
 import tallledger.core.reading.Power;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.Footage.HeardThing;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
 import tallledger.core.unit.LengthUnit;
@@ -22,8 +24,10 @@ import tallledger.core.unit.LengthUnit;
  * @param because  the evidence, or what is lacking
  * @param entries  entries it rests on
  * @param test     what would test it next; empty where nothing is left or nothing does
+ * @param heard    where it was heard during the survey; empty for one of the machine's description
  */
-public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<Integer> entries, Optional<Task> test) {
+public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<Integer> entries, Optional<Task> test,
+        Optional<HeardThing> heard) {
 
     public enum Standing { UPHELD, SHORT, BETTER, CONTRADICTED, UNTESTED }
 
@@ -31,13 +35,29 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
         entries = List.copyOf(entries);
     }
 
+    /** Of the machine's description. */
+    ClaimVerdict(Claim claim, Standing standing, Reason because, List<Integer> entries, Optional<Task> test) {
+        this(claim, standing, because, entries, test, Optional.empty());
+    }
+
     static ClaimVerdict untested(Claim claim, VerdictReason code) {
         return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(code), List.of(), Optional.empty());
     }
 
-    /** Every claim against all that was recorded, in the order of the machine's description. */
+    /** Every claim against all that was recorded: those of the machine's description in its order, then those heard since. */
     public static List<ClaimVerdict> of(Survey survey) {
-        return survey.machine().claims().stream().map(claim -> of(claim, survey)).toList();
+        SeenInFilms films = SeenInFilms.of(survey);
+        return Stream.concat(survey.machine().claims().stream().map(claim -> of(claim, survey)),
+                survey.footage().claims().stream().map(h -> of(h.heard().claim().orElseThrow(), survey).heardAs(h)))
+                .map(v -> v.seen(films)).toList();
+    }
+
+    private ClaimVerdict heardAs(HeardThing thing) {
+        return new ClaimVerdict(claim, standing, because, entries, test, Optional.of(thing));
+    }
+
+    private ClaimVerdict seen(SeenInFilms films) {
+        return new ClaimVerdict(claim, standing, films.said(because, entries), entries, test, heard);
     }
 
     private static ClaimVerdict of(Claim claim, Survey survey) {

@@ -89,7 +89,7 @@ final class ClaimsOfDrive {
      * its own that is none of its plate's.
      */
     private static int elsewhere(SpindleSurvey survey, Predicate<Speed> counted) {
-        List<Run> off = new ArrayList<>(survey.latest().values().stream().filter(r -> r.record().reading().isPresent()
+        List<Run> off = new ArrayList<>(survey.latest().values().stream().filter(r -> r.reading().isPresent()
                 && r.judgement().filter(j -> j.verdict() == Verdict.OUTSIDE).isPresent()).toList());
         int elsewhere = 0;
         for (Speed speed : survey.coverage().marked(Mark.FAILED)) {
@@ -107,7 +107,7 @@ final class ClaimsOfDrive {
     private static int notThere(SpindleSurvey survey, Predicate<Speed> counted) {
         return (int) survey.coverage().marked(Mark.FAILED).stream().filter(counted).filter(speed -> speed.routes().stream()
                 .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
-                .allMatch(run -> run.record().reading().isEmpty())).count();
+                .allMatch(run -> run.reading().isEmpty())).count();
     }
 
     /** Speeds that failed by what was heard alone: they were read within their limit. */
@@ -142,7 +142,7 @@ final class ClaimsOfDrive {
                 .filter(s -> s.nominal().filter(n -> n.compareTo(rpm) == 0).isPresent()).findFirst());
         Optional<Run> run = place.flatMap(s -> read(s, survey));
         if (run.isEmpty() && place.isEmpty()) {
-            run = survey.latest().values().stream().filter(r -> r.record().reading().isPresent())
+            run = survey.latest().values().stream().filter(r -> r.reading().isPresent())
                     .filter(r -> judged(r, rpm, survey).verdict() == Verdict.WITHIN).findFirst();
         }
         return run.map(r -> {
@@ -160,11 +160,11 @@ final class ClaimsOfDrive {
 
     private static Optional<Run> read(Speed speed, SpindleSurvey survey) {
         return speed.routes().stream().flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
-                .filter(run -> run.record().reading().isPresent()).findFirst();
+                .filter(run -> run.reading().isPresent()).findFirst();
     }
 
     private static Judgement judged(Run run, BigDecimal rpm, SpindleSurvey survey) {
-        return Judgement.of(run.record().reading().orElseThrow().rpm(), run.record().reading().get().expanded(survey.rules()),
+        return Judgement.of(run.reading().orElseThrow().rpm(), run.reading().get().expanded(survey.rules()),
                 Limit.aboutSpeed(rpm, survey.rules().share(Rule.SPEED_TOLERANCE)));
     }
 
@@ -192,15 +192,15 @@ final class ClaimsOfDrive {
     private static ClaimVerdict end(Claim claim, SpindleSurvey survey, Optional<Speed> speed, Standing below, Standing above) {
         Optional<Run> read = speed.stream().flatMap(s -> s.routes().stream())
                 .flatMap(route -> Optional.ofNullable(survey.latest().get(route)).stream())
-                .filter(run -> run.record().reading().isPresent()).findFirst();
+                .filter(run -> run.reading().isPresent()).findFirst();
         if (read.isEmpty()) {
             return new ClaimVerdict(claim, Standing.UNTESTED, Reason.of(VerdictReason.CLAIM_NOT_RUN), List.of(),
                     speed.map(s -> Task.of(s.routes().get(0))));
         }
         BigDecimal claimed = TypedNumber.parsePositive(claim.value()).value();
         Limit limit = Limit.aboutSpeed(claimed, survey.rules().share(Rule.SPEED_TOLERANCE));
-        Judgement judged = Judgement.of(read.get().record().reading().get().rpm(),
-                read.get().record().reading().get().expanded(survey.rules()), limit);
+        Judgement judged = Judgement.of(read.get().reading().get().rpm(),
+                read.get().reading().get().expanded(survey.rules()), limit);
         Standing standing = switch (judged.verdict()) {
             case WITHIN -> Standing.UPHELD;
             case TOO_CLOSE_TO_CALL -> Standing.UNTESTED;

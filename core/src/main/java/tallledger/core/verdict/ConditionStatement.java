@@ -88,7 +88,9 @@ public record ConditionStatement(List<StatementSentence> sentences) {
         strays(survey).forEach((because, entries) -> s
                 .add(new StatementSentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
         s.sort(Comparator.comparing(StatementSentence::heading));
-        return new ConditionStatement(List.copyOf(s));
+        SeenInFilms films = SeenInFilms.of(survey);
+        return new ConditionStatement(s.stream().map(said -> new StatementSentence(said.heading(), films.said(said.words(), said.entries()),
+                said.entries())).toList());
     }
 
     /** Speeds that nobody may run, together where they are refused for one reason, so that it is said once. */
@@ -194,14 +196,20 @@ public record ConditionStatement(List<StatementSentence> sentences) {
 
     private static void undecided(SpindleSurvey survey, List<StatementSentence> s) {
         for (Run run : survey.counting(Outcome.UNDECIDED)) {
-            s.add(new StatementSentence(Heading.SPINDLE, run.judgement()
-                    .map(j -> Reason.of(VerdictReason.STATEMENT_TOO_CLOSE, name(survey, run), j.because()))
-                    .orElseGet(() -> run.record().reading()
-                            .map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name(survey, run),
-                                    Shown.of(r.rpm(), r.expanded(survey.rules()))))
-                            .orElse(Reason.of(VerdictReason.STATEMENT_UNREAD, name(survey, run)))),
-                    List.of(run.entry())));
+            s.add(new StatementSentence(Heading.SPINDLE, undecided(survey, run), List.of(run.entry())));
         }
+    }
+
+    private static Reason undecided(SpindleSurvey survey, Run run) {
+        String name = name(survey, run);
+        if (run.doubt().isPresent()) {
+            return Reason.of(VerdictReason.STATEMENT_DOUBT, name, run.doubt().get());
+        }
+        if (run.judgement().isPresent()) {
+            return Reason.of(VerdictReason.STATEMENT_TOO_CLOSE, name, run.judgement().get().because());
+        }
+        return run.reading().map(r -> Reason.of(VerdictReason.STATEMENT_NOTHING_TO_COMPARE, name,
+                Shown.of(r.rpm(), r.expanded(survey.rules())))).orElse(Reason.of(VerdictReason.STATEMENT_UNREAD, name));
     }
 
     private static void shifts(SpindleSurvey survey, List<StatementSentence> s) {

@@ -143,7 +143,8 @@ public record Finding(Severity severity, Reason about, Reason what, Reason brief
             }
         }
         survey.steps().kit().broken().forEach(broken -> findings.add(of(Severity.SOON, KIT, broken.what(), broken.entry())));
-        return findings.stream().map(f -> f.by(survey)).sorted(Comparator.comparing(Finding::severity)).toList();
+        SeenInFilms films = SeenInFilms.of(survey);
+        return findings.stream().map(f -> f.seen(films).by(survey)).sorted(Comparator.comparing(Finding::severity)).toList();
     }
 
     /** Findings by the system they are of: the system with the worst of them first. */
@@ -151,6 +152,10 @@ public record Finding(Severity severity, Reason about, Reason what, Reason brief
         Map<Reason, List<Finding>> by = new LinkedHashMap<>();
         worstFirst.forEach(f -> by.computeIfAbsent(f.about(), a -> new ArrayList<>()).add(f));
         return by;
+    }
+
+    private Finding seen(SeenInFilms films) {
+        return new Finding(severity, about, films.said(what, entries), brief, entries, explained, judged);
     }
 
     /** As a person judges it, where one does; what stops use by the rules stays that. */

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.gauge.Grade;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.ledger.SentLater;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Films;
@@ -40,9 +41,10 @@ import tallledger.web.words.Words;
  * @param stray     why it counts as nothing; empty where it counts
  * @param then      how it was judged when it was written, where by what holds now it is something else; else empty
  * @param picture   of a long row of readings, which says more than its figures; empty for all others
+ * @param seen      where in a film; empty for one made at the machine
  */
 public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
-        boolean strikable, String hash, String stray, String then, Optional<Picture> picture) {
+        boolean strikable, String hash, String stray, String then, Optional<Picture> picture, Optional<FilmMoment> seen) {
 
     /** Less than this a device's clock may be off, s, and nothing is said of it. */
     private static final int CLOCK_OFF = 60;
@@ -95,7 +97,8 @@ public record EntryLine(int sequence, String time, String author, String kind, S
                     open && by == 0 && kind.map(Kind::canBeStruck).orElse(true), entry.hash(), stray,
                     Optional.ofNullable(otherwise.get(entry.sequence())).orElse(""),
                     Optional.ofNullable(steps.get(entry.sequence())).filter(r -> isLong(says))
-                            .flatMap(r -> RecordingPictures.of(r, survey.rules(), words))));
+                            .flatMap(r -> RecordingPictures.of(r, survey.rules(), words)),
+                    FilmMoment.of(entry)));
         }
         return lines;
     }

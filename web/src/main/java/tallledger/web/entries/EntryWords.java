@@ -1,15 +1,20 @@
 package tallledger.web.entries;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.evidence.FieldUnit;
+import tallledger.core.film.FilmFile;
+import tallledger.core.film.FrameRate;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.ledger.Payload;
 import tallledger.core.price.Stakes;
+import tallledger.core.reading.FilmCount;
 import tallledger.core.reading.Method;
 import tallledger.core.reading.SpeedReading;
 import tallledger.core.reading.TypedNumber;
@@ -20,6 +25,7 @@ import tallledger.core.survey.AppraisalEvent;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.BookEvent;
 import tallledger.core.survey.Event;
+import tallledger.core.survey.FilmEvent;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.WorkEvent;
@@ -81,6 +87,11 @@ record EntryWords(Words words, Survey survey) implements Event.EventVisitor<Stri
     }
 
     private String read(SpeedReading reading) {
+        Optional<FilmCount> film = reading.inFilm();
+        if (film.isPresent()) {
+            return words.say("entry.film-count", reading.asTyped().get("turns"), reading.asTyped().get("seconds"), film.get().frames(),
+                    film.get().playing().isPresent() ? 1 : 0, film.get().playing().orElse(BigDecimal.ONE));
+        }
         if (reading.method() == Method.TAP_COUNT) {
             return words.say("entry.taps", reading.asTyped().get("turns"), reading.asTyped().get("seconds"));
         }
@@ -187,6 +198,29 @@ record EntryWords(Words words, Survey survey) implements Event.EventVisitor<Stri
     @Override
     public String camera(BookEvent.Camera event, Entry entry) {
         return words.say("entry.camera", event.what().ordinal(), event.seconds());
+    }
+
+    @Override
+    public String filmOpened(FilmEvent.FilmOpened event, Entry entry) {
+        FilmFile film = event.film();
+        return joined(List.of(words.say("entry.film", film.name(), film.from(), film.made().isEmpty() ? 0 : 1, film.made()),
+                film.seconds().map(s -> words.say("entry.film-length", FilmMoment.shown(s))).orElse(""),
+                film.rate().map(FrameRate::says).map(words::say).orElse(""), words.say("entry.film-hash", film.sha256().substring(0, 8))));
+    }
+
+    @Override
+    public String filmCut(FilmEvent.FilmCut event, Entry entry) {
+        return words.say("entry.film-cut", survey.footage().number(event.film()), FilmMoment.shown(event.second()));
+    }
+
+    @Override
+    public String narration(FilmEvent.NarrationKept event, Entry entry) {
+        return words.say("entry.narration", event.speaker(), event.lines(), survey.footage().number(event.film()));
+    }
+
+    @Override
+    public String heard(FilmEvent.Heard event, Entry entry) {
+        return words.say("entry.heard", event.answer(), event.speaker(), event.words(), event.said().isEmpty() ? 0 : 1, event.said());
     }
 
     @Override

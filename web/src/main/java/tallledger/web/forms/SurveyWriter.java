@@ -13,6 +13,7 @@ import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.LedgerReason;
 import tallledger.core.ledger.SentLater;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.SurveyEntries;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.store.Books;
@@ -91,7 +92,12 @@ public class SurveyWriter {
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
-        Optional<Draft> draft = typed.attempt("author", read).flatMap(d -> d);
+        if (FilmForm.isFramed(request) && FilmForm.isMissing(typed) && !FilmForm.isOwn(typed)) {
+            typed.refuse("form", Reason.of(WebReason.FILM_NOT_OPEN));
+        }
+        Optional<Draft> draft = typed.attempt("author", read).flatMap(d -> d)
+                .flatMap(d -> FilmForm.isMissing(typed) ? Optional.of(d)
+                        : typed.attempt("form", () -> SurveyEntries.inFilm(survey.core(), FilmForm.moment(typed).orElseThrow(), d)));
         if (draft.isEmpty() || !typed.isClean()) {
             response.setStatus(422);
             return page.show(survey, typed, submission);

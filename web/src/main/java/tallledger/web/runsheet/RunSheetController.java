@@ -18,6 +18,7 @@ import tallledger.core.evidence.DriveCheck;
 import tallledger.core.family.StartItem;
 import tallledger.core.family.Step;
 import tallledger.core.gauge.Grade;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
@@ -25,6 +26,7 @@ import tallledger.core.survey.SurveyEntries;
 import tallledger.core.survey.Task;
 import tallledger.core.survey.TaskResult;
 import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FilmForm;
 import tallledger.web.forms.FormInput;
 import tallledger.web.housebook.Houses;
 import tallledger.web.library.StoredMachine;
@@ -100,8 +102,11 @@ class RunSheetController {
         return sheet.write(survey, typed, model, response, () -> route
                 .flatMap(r -> RunForm.read(typed, survey.folded().machine(), houses.newest(), r))
                 .flatMap(record -> typed.attempt("form", () -> {
-                    RunGate.check(survey.core(), route.get());
-                    return SurveyEntries.run(survey.by(clock, typed.get("author")), survey.basis(), survey.folded(), record);
+                    Optional<FilmMoment> seen = FilmForm.moment(typed);
+                    if (seen.isEmpty()) {
+                        RunGate.check(survey.core(), route.get());
+                    }
+                    return SurveyEntries.run(survey.by(clock, typed.get("author")), survey.basis(), survey.folded(), record, seen);
                 })));
     }
 
@@ -168,7 +173,8 @@ class RunSheetController {
         FormInput typed = FormInput.of(fields);
         return sheet.write(survey, typed, model, response, () -> typed.choice("check", DriveCheck.class)
                 .filter(check -> ByEye.decided(typed)).flatMap(check -> typed.attempt("seconds", () -> {
-                    survey.steps().step("check-" + check.name()).ifPresent(step -> RunGate.check(survey.core(), step));
+                    survey.steps().step("check-" + check.name()).filter(s -> FilmForm.moment(typed).isEmpty())
+                            .ifPresent(step -> RunGate.check(survey.core(), step));
                     return SurveyEntries.check(survey.by(clock, typed.get("author")), survey.basis(), survey.rules(), check,
                             typed.get("do").equals("good"), typed.get("seconds"), typed.get("remark"));
                 })));

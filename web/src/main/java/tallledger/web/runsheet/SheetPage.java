@@ -44,6 +44,7 @@ import tallledger.core.survey.TaskResult;
 import tallledger.core.survey.TaskStatus;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Unit;
+import tallledger.web.forms.FilmPages;
 import tallledger.web.forms.FormInput;
 import tallledger.web.housebook.Houses;
 import tallledger.web.instruments.Instruments;
@@ -121,7 +122,8 @@ public class SheetPage {
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
-        model.addAttribute("view", view(survey, asked, done, typed, others));
+        model.addAttribute("view", Boolean.TRUE.equals(model.getAttribute(FilmPages.FRAMED)) ? inFilm(survey, asked, done, typed)
+                : view(survey, asked, done, typed, others));
         return "runsheet/sheet";
     }
 
@@ -142,6 +144,21 @@ public class SheetPage {
                 Optional.of(start(survey)).filter(start -> isStartDue(survey, open, gate, typed)), stopUse, done(survey, done),
                 new RunSheetView.Spine(PhaseView.of(survey, key, words), survey.folded().coverage().counts()),
                 margin(survey, plan, key));
+    }
+
+    /** Beside a film: nothing is started there, and what no film shows is not looked for. */
+    private RunSheetView inFilm(StoredSurvey survey, Optional<String> asked, Optional<Integer> done, FormInput typed) {
+        SheetPlan plan = plans.sheet(survey);
+        Optional<Task> wanted = asked.flatMap(survey.core()::task);
+        Optional<Task> open = wanted.or(() -> FilmTasks.next(survey.core(), plan));
+        String key = open.map(Task::key).orElse("");
+        typed.set(EquipmentController.SEEN, "yes");
+        OpenTask itself = open.map(task -> task(survey, task, typed)).orElseGet(() -> finished(survey, plan));
+        OpenTask shown = open.flatMap(Task::step).flatMap(FilmTasks::refusal)
+                .<OpenTask>map(because -> new OpenTask.RefusedTask(itself, because, true)).orElse(itself);
+        return new RunSheetView(key, Optional.empty(), shown, Set.of(), Optional.empty(), new RunSheetView.StopUse(Optional.empty(),
+                List.of(), true), done(survey, done),
+                new RunSheetView.Spine(PhaseView.of(survey, key, words), survey.folded().coverage().counts()), margin(survey, plan, key));
     }
 
     private RunSheetView.SheetMargin margin(StoredSurvey survey, SheetPlan plan, String key) {

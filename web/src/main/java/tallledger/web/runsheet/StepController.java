@@ -20,11 +20,13 @@ import tallledger.core.reason.Refused;
 import tallledger.core.survey.Basis;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.FilmForm;
 import tallledger.web.forms.FormInput;
 import tallledger.web.housebook.Houses;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
 
 /** Steps of the catalogue: done, passed over, put off. */
 @Controller
@@ -34,8 +36,10 @@ class StepController {
     private final SheetWriter sheet;
     private final Houses houses;
     private final Clock clock;
+    private final Words words;
 
-    StepController(SurveyLibrary library, SheetWriter sheet, Houses houses, Clock clock) {
+    StepController(SurveyLibrary library, SheetWriter sheet, Houses houses, Clock clock, Words words) {
+        this.words = words;
         this.library = library;
         this.houses = houses;
         this.sheet = sheet;
@@ -49,7 +53,10 @@ class StepController {
         Optional<String> meant = meant(typed);
         return sheet.write(survey, typed, model, response, () -> step(survey, typed).filter(step -> ByEye.decided(typed))
                 .flatMap(step -> typed.attempt("form", () -> {
-                    RunGate.check(survey.core(), step);
+                    boolean inFilm = FilmForm.moment(typed).isPresent();
+                    if (!inFilm) {
+                        RunGate.check(survey.core(), step);
+                    }
                     Map<String, String> values = new HashMap<>();
                     step.recording().fields().forEach(f -> values.put(f.name(), typed.get(f.name())));
                     Basis by = survey.basis().with(houses.newest().gauge(typed.get("gauge"), step.recording().usualGauge()));
@@ -60,6 +67,10 @@ class StepController {
                         model.addAttribute("askBack", ask);
                         return new Refused(ask.asks()).at("meant");
                     })));
+                    if (inFilm) {
+                        return SurveyEntries.stepInFilm(who, survey.steps(), step, values, PictureScale.by(typed, by, words),
+                                typed.get("do").equals("bad"), typed.get("remark"));
+                    }
                     return SurveyEntries.step(who, survey.steps(), step, values, by, typed.get("do").equals("bad"), typed.all("confirmed"),
                             typed.get("remark"));
                 })));

@@ -25,6 +25,8 @@ public enum WebReason implements ReasonCode {
     ENTRIES_PAGE("entries.page", "count", "all"),
     ENTRIES_SHOWN("entries.shown", "count", "chosen", "all"),
     FEED_LEVER("feed.lever", "length"),
+    FILM_BEARS_NOT("film.bears-not-here"),
+    FILM_NOT_OPEN("film.not-open"),
     FORM_NO_KEY("form.no-key"),
     HEADS_BOOK("heads.book", "book", "had"),
     HEADS_MORE("heads.more", "title", "book", "had", "has"),

@@ -1,0 +1,97 @@
+package tallledger.core.spoken;
+
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tallledger.core.said.SaidText;
+
+/**
+ * Speech as it would be written: numbers in digits, units by their signs, without the noises people make while they think.
+ *
+ * <p>Worked: "four fifty" is 450, "a hundred and twenty-five" 125, "twenty-five thirty-seconds" 25/32, "point oh four" 0.04, "eleven
+ * twenty revs a minute" 1120 rpm, "half a thou" 0.5 thou.
+ */
+final class PlainSpeech {
+
+    private static final String DIGIT = "(?:oh|zero|nought|one|two|three|four|five|six|seven|eight|nine)";
+    private static final String SMALL =
+            "(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen"
+                    + "|seventeen|eighteen|nineteen)";
+    private static final String TEEN = "(?:ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen)";
+    private static final String TENS = "(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)";
+    /** Behind two words for numbers these make them a count and a size, not one number. */
+    private static final String NOT_ONE = "(?![ -](?:inch|foot|jaw|jaws|tooth|teeth|ton|hp|horse|mil|mm|spline|station|speeds?|feeds?)\\b)";
+    private static final Pattern PAIR =
+            Pattern.compile("(?<![\\w-])(?<!\\b(?:and|hundred|thousand) )(" + SMALL + ")[ -](" + TEEN + "|" + TENS
+                    + "(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?)(?![\\w-])" + NOT_ONE);
+    private static final Pattern OH = Pattern.compile("\\b(" + SMALL + ") oh (one|two|three|four|five|six|seven|eight|nine)\\b");
+    private static final Pattern POINT = Pattern.compile("\\bpoint((?:[ -]" + DIGIT + "\\b){1,5})(?![ -](?:teen|hundred))");
+    private static final Map<String, String> WRITTEN = new LinkedHashMap<>();
+
+    static {
+        WRITTEN.put("\\b(?:uh|um|er|erm|ah|you know|i mean|sort of|kind of|obviously|basically)\\b,?\\s*", "");
+        WRITTEN.put("\\ba (hundred|thousand)\\b", "one $1");
+        WRITTEN.put("(?<=\\b(?:at|to|about|around|of|just|is|over|under|a good|near|nearly|roughly|and) )(hundred|thousand)\\b", "one $1");
+        WRITTEN.put("\\bhalf (?:a )?thou\\b", "0.5 thou");
+        WRITTEN.put("(?<!and a )\\bhalf (?:a |of a )?(tenth|horse)", "1/2 $1");
+        WRITTEN.put("\\b(?:a )?half (?:an |of an )?inch\\b", "1/2 inch");
+        WRITTEN.put("\\b(?:a )?quarter(?: of an|-| )? ?inch\\b", "1/4 inch");
+        WRITTEN.put("\\b(?:a |one )?couple (?:of )?(?!years|weeks|days|months|times)", "2 ");
+        WRITTEN.put("\\b(?:a )?pair of\\b", "2");
+        WRITTEN.put("\\b(?:a )?dozen\\b", "12");
+        WRITTEN.put("\\ban? (met(?:re|er)|foot|ton|tonne|inch and)\\b(?! (?:steady|rest|brake|pedal|switch|of))", "1 $1");
+        WRITTEN.put("\\b(\\w+|\\d+) (?:of an|of a) (inch|thou)\\b", "$1 $2");
+        WRITTEN.put("\\bthousandths?(?: of an inch| inch)?\\b", "thou");
+        WRITTEN.put("\\bmil{1,2}i?met(?:re|er)s?\\b|\\bmills?(?= (?:travel|over|between|of|swing|bore|in))", "mm");
+        WRITTEN.put("\\bcentimet(?:re|er)s?\\b", "cm");
+        WRITTEN.put("\\bmet(?:re|er)s?\\b", "m");
+        WRITTEN.put("\\bkilo(?:gram(?:me)?s?|s)\\b", "kg");
+        WRITTEN.put("\\bkilowatts?\\b", "kw");
+        WRITTEN.put("\\bhorse ?power\\b", "hp");
+        WRITTEN.put("(?<!swing )\\bover the bed\\b", "swing over the bed");
+        WRITTEN.put("\\br\\.? ?p\\.? ?m\\.?s?\\b|\\brev(?:olution)?s? ?(?:per|a|/) ?min(?:ute)?\\b", "rpm");
+        WRITTEN.put("\\brevs\\b", "rpm");
+    }
+
+    private PlainSpeech() {
+    }
+
+    /** In lower case. */
+    static String of(String spoken) {
+        String text = spoken.toLowerCase(Locale.ROOT).replace('’', '\'').replaceAll("\\s+", " ");
+        for (Map.Entry<String, String> form : WRITTEN.entrySet()) {
+            text = Pattern.compile(form.getKey()).matcher(text).replaceAll(form.getValue());
+        }
+        text = OH.matcher(text).replaceAll("$1 hundred and $2");
+        text = PAIR.matcher(text).replaceAll("$1 hundred and $2");
+        text = points(text);
+        text = SaidText.inDigits(text);
+        // A point joins the digits before it; alone it stands behind a nought.
+        text = text.replaceAll("(\\d) ?§(\\d+)", "$1.$2").replaceAll("§(\\d+)", "0.$1");
+        return text.replaceAll("(\\d) (and a half|and 1/2)\\b", "$1 1/2")
+                .replaceAll("(\\d) 1/2(?! ?(?:in\\b|inch|\"|x|by|ft|foot|hp|horse|/))", "$1.5")
+                .replaceAll("(\\d) (inch(?:es)?|mm) by (\\d+(?:\\.\\d+)?)(?! ?(?:inch|mm|by|x|/|\\d))", "$1 by $3 $2")
+                .replaceAll("\\bpoint (\\d)", "0.$1")
+                .replaceAll("(\\d),(\\d{3})\\b",
+                        "$1$2")
+                .replaceAll("\\s+", " ").strip();
+    }
+
+    private static String points(String text) {
+        Matcher m = POINT.matcher(text);
+        StringBuilder out = new StringBuilder();
+        while (m.find()) {
+            StringBuilder digits = new StringBuilder("§");
+            for (String word : m.group(1).strip().split("[ -]")) {
+                digits.append("oh zero nought one two three four five six seven eight nine".indexOf(word) < 0 ? ""
+                        : Math.max(0,
+                                java.util.List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine").indexOf(word)
+                                        + 1));
+            }
+            m.appendReplacement(out, digits.toString());
+        }
+        return m.appendTail(out).toString();
+    }
+}

@@ -1,0 +1,315 @@
+package tallledger.core.spoken;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import tallledger.core.drive.Route;
+import tallledger.core.drive.Speed;
+import tallledger.core.family.Step;
+import tallledger.core.machine.Claim;
+import tallledger.core.machine.Claim.Attribute;
+import tallledger.core.machine.Claim.Source;
+import tallledger.core.machine.ClaimText;
+import tallledger.core.machine.Identity;
+import tallledger.core.machine.MachineDescription;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.spoken.Find.Kind;
+import tallledger.core.spoken.Narration.SpokenSentence;
+
+/**
+ * Finds in a narration what is worth a look (W 4.8). Each sentence is read as it would be written; what is said of speeds, sizes, kit,
+ * functions, faults, repairs is offered with its words and second, and a sentence that hedges says so. The same figure said twice is
+ * offered once.
+ */
+public final class Spoken {
+
+    private static final double NEAR = 0.015;
+    private static final String NUM = "(?<![\\w./-])(\\d{1,5}(?:\\.\\d+)?(?: \\d/\\d)?)";
+    /** Behind a figure these make it no speed. */
+    private static final String NO_SPEED =
+            "(?![\\d.]|\\s*(?:mm|cm|m\\b|in\\b|inch|inches|\"|ft|foot|feet|thou|tenths?|kg|lbs?|kw|hp|horse|v\\b|volts?|"
+                    + "amps?|a\\b|hz|tons?|tonnes?|years?|months?|weeks?|days?|hours?|minutes?|seconds?|%|percent|per cent|quid|pounds?|dollars?|euros?|"
+                    + "grand|speeds?|feeds?|jaws?|teeth|tooth|threads?|degrees?|per\\b|tpi|by \\d|x \\d|/|morse|mt\\b|int\\b|taper|or \\d|to \\d|-\\d|"
+                    + "collets?|holders?|machines?|of (?:them|those|these)|phase|arbou?rs?|chucks?|drawers?|stead))";
+    private static final Pattern FIGURE = Pattern.compile(NUM + "(\\s*rpm)?" + NO_SPEED);
+    /** Right before a figure, with little between: it runs so fast now. */
+    private static final Pattern RUNS =
+            Pattern.compile("\\b(?:that's|that is|that'll be|this is|this one's|here's|here is|it's|it is|now|next|then|"
+                    + "up|down|doing|running|runs|going|goes|turning|spinning|set|we're|at|into|in|try|on|through|for|and|show you|do|gives? (?:us|me|you)?)"
+                    + "(?: (?:it's|it|is|at|about|around|roughly|nearly|a|the|in|on|to|say|bottom|top|range|gear|speed|first|second|third|fourth|low|high|"
+                    + "one|[a-f]|\\d))*[ ,]*$");
+    /** A figure before it or behind it with this between is one end of a range. */
+    private static final Pattern BEFORE_RANGE =
+            Pattern.compile("(?:\\d|rpm) ?(?:to|up to|through|-|–) ?$|\\b(?:from|between|goes|up) (?:to )?$");
+    private static final Pattern AFTER_RANGE = Pattern.compile("^ ?(?:rpm )?(?:to|up to|through|-|–) ?\\d");
+    private static final int FEW_WORDS = 9;
+    private static final Pattern MOVES_ON =
+            Pattern.compile("\\b(?:range|gear|speed|spindle|lever|bottom|top|low|high|first|second|third|fourth|"
+                    + "rpm|back ?gear|belt|pulley)\\b");
+    private static final Pattern OTHER =
+            Pattern.compile("\\b(?:(?:the|that|my|our|his|her|another) (?:other|next|new|old|bigger|smaller|big|little)?"
+                    + " ?(?:one|lathe|mill|drill|grinder|machine)s? (?:over there|behind|next to|next door|in the corner|we|i (?:had|have|sold|bought|kept)|"
+                    + "is (?:sold|gone|staying))|the other (?:lathe|mill|drill|grinder|machine|one)|(?:unlike|compared (?:to|with)|better than|same as) (?:the|a|"
+                    + "my|our|his) |another (?:lathe|mill|drill|grinder|machine)|its (?:brother|sister|bigger|smaller)|not this one)\\b");
+    private static final Pattern NAMED =
+            Pattern.compile("\\b(?:the|a|an|my|our) ([A-Z][a-z]{3,}(?: [A-Z][a-z]+)?) ([A-Z]{0,3}\\d{1,4}[A-Z]{0,2})\\b");
+    private static final Pattern ENGLISH = Pattern.compile("\\b(?:the|and|it|is|that|this|of|to|in|a|with|you|we|for|on|so)\\b",
+            Pattern.CASE_INSENSITIVE);
+    private static final int ENOUGH_WORDS = 30;
+    private static final double ENGLISH_SHARE = 0.08;
+
+    private final MachineDescription machine;
+    private final List<Step> steps;
+    private final Map<String, Find> finds = new LinkedHashMap<>();
+    private final Set<String> figures = new HashSet<>();
+
+    private Spoken(MachineDescription machine, List<Step> steps) {
+        this.machine = machine;
+        this.steps = steps;
+    }
+
+    /**
+     * What was found, and what makes all of it doubtful.
+     *
+     * @param finds in the order they were said
+     */
+    public record Found(List<Find> finds, List<Reason> doubts) {
+    }
+
+    /** @param steps of the machine, some of which show what is said */
+    public static Found in(Narration narration, MachineDescription machine, List<Step> steps) {
+        Spoken spoken = new Spoken(machine, steps);
+        narration.sentences().forEach(spoken::read);
+        List<Reason> doubts = isEnglish(narration) ? List.of() : List.of(Reason.of(SpokenReason.LANGUAGE));
+        return new Found(List.copyOf(spoken.finds.values()), doubts);
+    }
+
+    private static boolean isEnglish(Narration narration) {
+        long words = 0;
+        long english = 0;
+        for (SpokenSentence s : narration.sentences()) {
+            words += s.words().split("\\s+").length;
+            english += ENGLISH.matcher(s.words()).results().count();
+        }
+        return words < ENOUGH_WORDS || english >= words * ENGLISH_SHARE;
+    }
+
+    private void read(SpokenSentence s) {
+        if (s.words().endsWith("?") && !s.words().matches("(?i).*\\b(?:right|okay|eh)\\?$")) {
+            return;
+        }
+        String plain = PlainSpeech.of(s.words());
+        boolean hedged = SpokenWords.HEDGE.matcher(plain).find();
+        List<Find> here = new ArrayList<>();
+        figures(s, plain, hedged, here);
+        speeds(s, plain, hedged, here);
+        kit(s, plain, hedged, here);
+        functions(s, plain, hedged, here);
+        words(s, plain, hedged, here);
+        if (hedged) {
+            Matcher m = SpokenWords.HEDGE.matcher(plain);
+            if (m.find()) {
+                here.add(find(Kind.HEDGE, s, m.group().replaceAll("[.\\d]+$", "").strip(), Optional.empty(), Optional.empty(), true));
+            }
+        }
+        boolean other = OTHER.matcher(plain).find() || namesAnother(s.words());
+        here.forEach(f -> finds.putIfAbsent(f.key(), other ? f.doubted(Reason.of(SpokenReason.OTHER_MACHINE)) : f));
+    }
+
+    /** A name and a number that are not this machine's. */
+    private boolean namesAnother(String words) {
+        Matcher m = NAMED.matcher(words);
+        while (m.find()) {
+            if (!machine.identity().maker().equalsIgnoreCase(m.group(1)) && !machine.identity().model().equalsIgnoreCase(m.group(2))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private Find find(Kind kind, SpokenSentence s, String about, Optional<Claim> claim, Optional<String> task, boolean hedged) {
+        return new Find(kind, s.from(), s.until(), s.words(), about, claim, task, hedged, Optional.empty());
+    }
+
+    private Optional<Claim> claim(Attribute attribute, String value, SpokenSentence s) {
+        try {
+            return Optional.of(Claim.checked(attribute, shortened(value, Identity.LONGEST), Source.SELLER,
+                    shortened(s.words(), Claim.LONGEST_WORDING), Optional.empty(), machine.unit()));
+        } catch (Refused notOne) {
+            return attribute == Attribute.OTHER ? Optional.empty() : claim(Attribute.OTHER, value, s);
+        }
+    }
+
+    private static String shortened(String text, int longest) {
+        return text.length() > longest ? text.substring(0, longest) : text;
+    }
+
+    /** What a sales text would say: ranges, counts, figures with their units, by the rules for those. */
+    private void figures(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
+        for (Claim c : ClaimText.split(shortened(plain, ClaimText.LONGEST), Source.SELLER, machine.family(), machine.unit(),
+                machine.fitOut().axes())) {
+            Kind kind = switch (c.attribute()) {
+                case OTHER, CONDITION, ADMISSION, FUNCTION, SERVICED, REBUILT_BY, REDONE, WAYS, SCREWS, COLLETS, KIT_COUNT, REVERSES,
+                        SPEED_LIST ->
+                    null;
+                case SPEED -> Kind.SPEED;
+                default -> Kind.FIGURE;
+            };
+            if (kind == null || !figures.add(c.attribute() + " " + c.axis() + " " + c.value())) {
+                continue;
+            }
+            Claim heard = new Claim(c.attribute(), c.value(), Source.SELLER, shortened(s.words(), Claim.LONGEST_WORDING), c.axis());
+            Find find = find(kind, s, c.attribute().name() + " " + c.value(), Optional.of(heard), kind == Kind.SPEED ? route(c.value())
+                    : Optional.empty(), hedged);
+            here.add(PlausibleFigure.doubt(heard, machine.unit()).map(find::doubted).orElse(find));
+        }
+    }
+
+    /**
+     * A speed that somebody says runs now: a figure of the plate behind words of running, beside lever positions, in a row of such
+     * figures, or in a sentence that holds little else. An end of a range is none.
+     */
+    private void speeds(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
+        List<String> taken = here.stream().flatMap(f -> f.claim().stream()).map(c -> c.value().replaceAll("[^\\d.].*", "")).toList();
+        List<String> said = new ArrayList<>();
+        Matcher m = FIGURE.matcher(plain);
+        boolean asRow = FIGURE.matcher(plain).results().filter(r -> route(r.group(1)).isPresent()).count() > 1;
+        boolean brief = plain.split(" ").length <= FEW_WORDS;
+        while (m.find()) {
+            String before = plain.substring(0, m.start());
+            boolean end = BEFORE_RANGE.matcher(before).find() || AFTER_RANGE.matcher(plain.substring(m.end())).find();
+            boolean runs = m.group(2) != null || asRow || brief || RUNS.matcher(before).find() || MOVES_ON.matcher(before).find();
+            boolean model = machine.identity().model().contains(m.group(1)) && m.group(2) == null;
+            if (!end && runs && !model && !taken.contains(m.group(1)) && !said.contains(m.group(1)) && number(m.group(1)) >= SLOWEST
+                    && route(m.group(1)).isPresent()) {
+                said.add(m.group(1));
+                here.add(find(Kind.SPEED, s, "SPEED " + m.group(1), claim(Attribute.SPEED, decimal(m.group(1)), s), route(m.group(1)),
+                        hedged));
+            }
+        }
+        levers(s, plain, hedged, here);
+    }
+
+    private static final double SLOWEST = 5;
+
+    private static String decimal(String typed) {
+        return typed.contains("/") ? BigDecimal.valueOf(number(typed)).stripTrailingZeros().toPlainString() : typed;
+    }
+
+    /** Levers named by their positions: "range B, three". */
+    private void levers(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
+        if (here.stream().anyMatch(f -> f.kind() == Kind.SPEED) || machine.choices().size() != 2) {
+            return;
+        }
+        Matcher m = Pattern.compile(
+                "\\b(?:range |in )?([a-f])[ ,]+(?:gear |number )?([1-9])\\b|\\b(?:gear )?([1-9]|first|second|third|fourth) (?:gear )?in"
+                        + " (?:range )?([a-f])\\b")
+                .matcher(plain);
+        while (m.find()) {
+            String letter = (m.group(1) != null ? m.group(1) : m.group(4)).toUpperCase(Locale.ROOT);
+            String digit = m.group(2) != null ? m.group(2)
+                    : m.group(3).replace("first", "1").replace("second", "2").replace("third", "3")
+                            .replace("fourth", "4");
+            machine.train().routes().stream().filter(r -> !machine.train().isReverse(r))
+                    .filter(r -> machine.train().settings(r).containsAll(List.of(letter, digit))).findFirst()
+                    .ifPresent(r -> here.add(find(Kind.SPEED, s, letter + " " + digit, claim(Attribute.OTHER, letter + " " + digit, s),
+                            Optional.of(r.key()), hedged)));
+        }
+    }
+
+    private static double number(String typed) {
+        String[] parts = typed.split(" ");
+        double whole = Double.parseDouble(parts[0]);
+        if (parts.length == 2) {
+            String[] f = parts[1].split("/");
+            whole += Double.parseDouble(f[0]) / Double.parseDouble(f[1]);
+        }
+        return whole;
+    }
+
+    /** The speed of the plate that is meant, by its figure. */
+    private Optional<String> route(String typed) {
+        String plain = typed.replaceAll("[^\\d. /]", "").strip();
+        if (plain.isEmpty()) {
+            return Optional.empty();
+        }
+        double rpm = number(plain);
+        return machine.speeds().counted().stream().filter(sp -> sp.expected().filter(n -> Math.abs(n - rpm) <= NEAR * n).isPresent())
+                .findFirst().map(Speed::routes).map(r -> r.get(0)).map(Route::key);
+    }
+
+    private void kit(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
+        boolean given = SpokenWords.GIVEN.matcher(plain).find();
+        boolean awaited = SpokenWords.AWAITED.matcher(plain).find();
+        if (!given && !awaited) {
+            return;
+        }
+        SpokenWords.KIT.forEach((name, said) -> {
+            Matcher m = said.matcher(plain);
+            boolean longer = here.stream().anyMatch(f -> f.kind() == Kind.KIT && f.about().contains(" " + name));
+            if (!longer && m.find() && figures.add("KIT " + name + awaited)) {
+                String count = Optional.ofNullable(m.group("count")).filter(c -> c.matches("\\d+")).orElse("1");
+                Optional<Claim> claim = awaited ? claim(Attribute.ADMISSION, name + " missing or to come", s)
+                        : claim(Attribute.KIT_COUNT, count, new SpokenSentence(s.from(), s.until(), count + " " + name));
+                here.add(find(Kind.KIT, s, (awaited ? "not there: " : count + " ") + name, claim, Optional.empty(), hedged));
+            }
+        });
+    }
+
+    private void functions(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
+        SpokenWords.FUNCTIONS.forEach((name, shown) -> {
+            Matcher m = shown.said().matcher(plain);
+            if (m.find() && !SpokenWords.DENIES.matcher(plain.substring(0, m.start())).find() && figures.add("FUNCTION " + name)) {
+                Optional<String> step = shown.steps().isEmpty() ? Optional.empty()
+                        : steps.stream().filter(st -> st.code().matches(shown.steps())).findFirst().map(st -> st.id().written());
+                here.add(find(Kind.FUNCTION, s, name, claim(Attribute.FUNCTION, name, s), step, hedged));
+            }
+        });
+    }
+
+    private void words(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
+        told(s, plain, SpokenWords.ADMITS, Kind.ADMISSION, Attribute.ADMISSION, hedged, here);
+        told(s, plain, SpokenWords.REPAIR, Kind.REPAIR, Attribute.SERVICED, hedged, here);
+        told(s, plain, SpokenWords.AWAITED, Kind.AWAITED, Attribute.ADMISSION, hedged, here);
+        told(s, plain, SpokenWords.EITHER, Kind.EITHER, Attribute.OTHER, hedged, here);
+        told(s, plain, SpokenWords.PRAISE, Kind.PRAISE, Attribute.CONDITION, hedged, here);
+    }
+
+    private void told(SpokenSentence s, String plain, Pattern pattern, Kind kind, Attribute attribute, boolean hedged, List<Find> here) {
+        Matcher m = pattern.matcher(plain);
+        while (m.find()) {
+            boolean denied = kind == Kind.ADMISSION && SpokenWords.DENIES.matcher(plain.substring(0, m.start())).find()
+                    && !m.group().matches("doesn't.*|does not.*|won't.*|will not.*|not .*");
+            boolean praiseDenied =
+                    kind == Kind.PRAISE && !m.group().startsWith("no") && SpokenWords.DENIES.matcher(plain.substring(0, m.start()))
+                            .find();
+            if (!denied && !praiseDenied) {
+                here.add(find(kind, s, m.group().strip(), claim(attribute, s.words(), s), Optional.empty(), hedged));
+                return;
+            }
+        }
+    }
+
+    /** Second of what a person types while listening, from text such as 1:23 or 83. @throws Refused where it is none */
+    public static BigDecimal second(String typed) {
+        Matcher m = Pattern.compile("(?:(\\d{1,2}):)?(\\d{1,2}):(\\d{2})(\\.\\d{1,3})?").matcher(typed.strip());
+        if (m.matches()) {
+            int whole = (m.group(1) == null ? 0 : Integer.parseInt(m.group(1)) * 3600) + Integer.parseInt(m.group(2)) * 60
+                    + Integer.parseInt(m.group(3));
+            return new BigDecimal(whole + (m.group(4) == null ? "" : m.group(4)));
+        }
+        if (typed.strip().matches("\\d{1,6}(?:\\.\\d{1,3})?")) {
+            return new BigDecimal(typed.strip());
+        }
+        throw Refused.because(SpokenReason.TEXT_NO_TIMES).at("second");
+    }
+}

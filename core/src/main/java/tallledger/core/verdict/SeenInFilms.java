@@ -1,0 +1,50 @@
+package tallledger.core.verdict;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tallledger.core.film.FilmFile;
+import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
+import tallledger.core.reason.Reason;
+import tallledger.core.survey.Survey;
+
+/** Entries that were made from a film, so that whatever rests on them says so (W 4.8). */
+record SeenInFilms(Survey survey, Map<Integer, FilmMoment> moments) {
+
+    private static final int MOST_TIMES = 4;
+
+    static SeenInFilms of(Survey survey) {
+        Map<Integer, FilmMoment> moments = new LinkedHashMap<>();
+        if (!survey.footage().films().isEmpty()) {
+            for (Entry entry : survey.entries()) {
+                FilmMoment.of(entry).ifPresent(m -> moments.put(entry.sequence(), m));
+            }
+        }
+        return new SeenInFilms(survey, moments);
+    }
+
+    /** A sentence with the film it rests on, all of it or part; as it is where it rests on none. */
+    Reason said(Reason sentence, List<Integer> entries) {
+        List<FilmMoment> seen = entries.stream().distinct().filter(moments::containsKey).map(moments::get).toList();
+        if (seen.isEmpty()) {
+            return sentence;
+        }
+        boolean whole = seen.size() == entries.stream().distinct().count();
+        return Reason.of(whole ? VerdictReason.STATEMENT_IN_FILM : VerdictReason.STATEMENT_PARTLY_FILM, films(seen), sentence);
+    }
+
+    private List<Reason> films(List<FilmMoment> seen) {
+        Map<String, List<FilmMoment>> byFilm = new LinkedHashMap<>();
+        seen.forEach(m -> byFilm.computeIfAbsent(m.film(), f -> new ArrayList<>()).add(m));
+        return byFilm.entrySet().stream().flatMap(f -> survey.footage().film(f.getKey()).map(film -> places(film, f.getValue())).stream())
+                .toList();
+    }
+
+    private static Reason places(FilmFile film, List<FilmMoment> moments) {
+        List<String> times = moments.stream().map(FilmMoment::from).sorted().map(FilmMoment::shown).distinct().toList();
+        return Reason.of(VerdictReason.FILM_PLACES, film.made().isEmpty() ? film.from() : film.from() + ", " + film.made(),
+                times.size() > MOST_TIMES ? times.get(0) + " … " + times.get(times.size() - 1) : String.join(", ", times));
+    }
+}
