@@ -106,7 +106,7 @@ export class Jumps {
   }
 }
 
-/** Level of a sound in equal parts of its length, 0 to 1. */
+/** Level of a sound in equal parts of its length, the loudest 1: what it is beside the rest of the film, and no level of the machine. */
 export function levels(samples, parts) {
   const out = new Float32Array(parts);
   const each = samples.length / parts;
@@ -115,5 +115,6 @@ export function levels(samples, parts) {
     for (let i = Math.floor(p * each); i < Math.floor((p + 1) * each); i += 1) { most = Math.max(most, Math.abs(samples[i])); }
     out[p] = most;
   }
-  return out;
+  const loudest = out.reduce((a, b) => Math.max(a, b), 0);
+  return loudest ? out.map((l) => l / loudest) : out;
 }

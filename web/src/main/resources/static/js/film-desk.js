@@ -141,7 +141,7 @@ class FilmDesk {
     } catch (blocked) { /* Nothing is counted then: the server says so. */ }
     video.pause();
     if (video.duration === Infinity) { await this.findEnd(); }
-    video.currentTime = 0;
+    this.go(0);
     video.playbackRate = 1;
     video.muted = false;
     this.find("[name=rate]").value = this.frames.rate ? this.frames.rate.toFixed(3).replace(/\.?0+$/, "") : "";
@@ -197,6 +197,12 @@ class FilmDesk {
     const t = event.target;
     const typing = t.closest?.("input, select, textarea, [contenteditable]");
     if (typing && !["checkbox", "file"].includes(t.type) || event.ctrlKey || event.metaKey || event.altKey || !this.film?.hash) { return; }
+    const answer = /^[1-4]$/.test(event.key) && this.frame.contentDocument?.querySelector(`[data-answer="${event.key}"]`);
+    if (answer && !event.repeat) {
+      event.preventDefault();
+      answer.click();
+      return;
+    }
     const arrow = ARROWS[event.key];
     const what = arrow ? arrow[event.shiftKey && arrow[1] ? 1 : 0] : KEYS[event.key.toLowerCase()];
     if (what) {
@@ -278,7 +284,9 @@ class FilmDesk {
     const here = new URL(page.location.href);
     if (here.searchParams.has("done") && this.used) { this.forget(); }
     this.used = null;
-    this.desk.querySelectorAll(".film-tabs a").forEach((a) => {
+    const heard = page.querySelector("#heard-second");
+    if (heard && !heard.value && this.film?.hash) { heard.value = shownTime(this.now); }
+    this.desk.querySelectorAll(".film-beside .film-tabs a").forEach((a) => {
       a.toggleAttribute("aria-current", new URL(a.href).pathname === here.pathname);
     });
     this.fetchMarks().then(() => { if (this.film?.hash) { this.fillKeep(this.film.file, this.film.hash); this.show(); } });
@@ -314,22 +322,28 @@ class FilmDesk {
   takeCount() {
     const form = this.frame.contentDocument?.querySelector("form.run, form[data-weigh]");
     const field = (name) => form?.querySelector(`[name=${name}]`);
-    if (!field("turns") || !field("seconds")) {
-      this.says("What is open in the run sheet takes no count. Open a speed there.");
+    if (!field("seconds")) {
+      this.says("What is open in the run sheet takes no count and no time. Open a speed there, or a feed.");
       return;
     }
-    const playing = this.counted?.playing ?? (this.counted ? "" : this.video.playbackRate);
-    const set = { turns: this.find("#film-turns").value, seconds: this.find("#film-seconds").value, marks: this.find("#film-marks").value };
-    this.hidden(form, "rate", this.find("#film-rate").value);
-    this.hidden(form, "playing", playing);
-    field("turns").closest("details")?.setAttribute("open", "open");
+    Object.entries(this.moment).forEach(([name, value]) => this.hidden(form, name, value));
+    const { from, until } = this.loop;
+    const piece = from !== null && until > from ? (until - from).toFixed(3) : "";
+    const set = field("turns")
+      ? { turns: this.find("#film-turns").value, seconds: this.find("#film-seconds").value, marks: this.find("#film-marks").value }
+      : { seconds: this.find("#film-seconds").value || piece };
+    if (field("turns")) {
+      this.hidden(form, "rate", this.find("#film-rate").value);
+      this.hidden(form, "playing", this.counted?.playing ?? (this.counted ? "" : this.video.playbackRate));
+    }
+    field("seconds").closest("details")?.setAttribute("open", "open");
     Object.entries(set).forEach(([name, value]) => {
       if (field(name)) {
         field(name).value = value;
         field(name).dispatchEvent(new Event("input", { bubbles: true }));
       }
     });
-    this.says("The count stands in the run sheet: press Record there.");
+    this.says("The figures stand in the run sheet: press Record there.");
   }
 
   async takeLength() {

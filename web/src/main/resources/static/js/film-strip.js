@@ -1,7 +1,10 @@
 /* The strip under a film: level of its sound, entries as strokes, cuts, the piece that is played again, where one is. */
 
 /** Colours by their meaning, as the page has them now. */
-const colour = (canvas, name) => getComputedStyle(canvas).getPropertyValue(name).trim();
+function colour(canvas, name) {
+  canvas.style.color = `var(${name})`;
+  return getComputedStyle(canvas).color;
+}
 
 /** @param film level 0 to 1 in equal parts, length s, now s, loop, entries and cuts with their seconds */
 export function drawStrip(canvas, film) {

@@ -15,6 +15,7 @@ import { takeSeveral, watchPhotos } from "./photo.js";
 import { plateForm } from "./plate-grid.js";
 import { watchPocket } from "./pocket.js";
 import { watchFields } from "./record-fields.js";
+import { watchSlate } from "./slate.js";
 import { timedForm } from "./stopwatch.js";
 import { watchTable } from "./table-look.js";
 import { speedForm } from "./tap-count.js";
@@ -43,6 +44,7 @@ document.addEventListener("step-shown", () => {
 watchPage();
 watchDesk();
 watchFilmLinks();
+watchSlate();
 watchFields();
 watchInstrument();
 watchOthers();

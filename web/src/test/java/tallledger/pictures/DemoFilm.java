@@ -25,7 +25,7 @@ public final class DemoFilm {
 
     private static final Path FILM = Path.of("web/src/main/resources/static/film");
     private static final Path TRUTH = Path.of("web/src/test/resources/film/aldwark-410-truth.csv");
-    private static final int RATE = 25;
+    private static final int RATE = 30;
 
     /** What is seen for some seconds. */
     private record Scene(double from, double until, String range, String gear, double rpm, Map<String, Object> more) {
@@ -86,7 +86,7 @@ public final class DemoFilm {
         Page page = Browser.open().page();
         page.navigate(App.demo().url("/house"));
         Object made = page.evaluate(Files.readString(Path.of("web/src/test/resources/film/draw-film.js")),
-                Map.of("width", 480, "height", 270, "rate", RATE, "bitrate", 60_000, "scenes", scenes.stream().map(Scene::drawn).toList()));
+                Map.of("width", 480, "height", 270, "rate", RATE, "bitrate", 56_000, "scenes", scenes.stream().map(Scene::drawn).toList()));
         Files.createDirectories(FILM);
         Files.write(FILM.resolve("aldwark-410.webm"), Base64.getMimeDecoder().decode(((String) made).replace("=", "")));
         List<String> truth = new ArrayList<>(List.of("from,until,range,gear,rpm"));

@@ -18,11 +18,11 @@ import tallledger.core.reason.Reason;
  * @param hedged whether the sentence leaves it open: "I believe", "about", "should"
  * @param doubt  why it should be listened to again
  */
-public record Find(Kind kind, BigDecimal second, BigDecimal until, String words, String about, Optional<Claim> claim,
+public record Find(SaidOf kind, BigDecimal second, BigDecimal until, String words, String about, Optional<Claim> claim,
         Optional<String> task, boolean hedged, Optional<Reason> doubt) {
 
     /** What is found in speech. */
-    public enum Kind {
+    public enum SaidOf {
         /** A speed that is said to run. */
         SPEED,
         /** A range, a count, a figure with its unit. */

@@ -22,7 +22,7 @@ import tallledger.core.machine.Identity;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
-import tallledger.core.spoken.Find.Kind;
+import tallledger.core.spoken.Find.SaidOf;
 import tallledger.core.spoken.Narration.SpokenSentence;
 
 /**
@@ -36,7 +36,7 @@ public final class Spoken {
     private static final String NUM = "(?<![\\w./-])(\\d{1,5}(?:\\.\\d+)?(?: \\d/\\d)?)";
     /** Behind a figure these make it no speed. */
     private static final String NO_SPEED =
-            "(?![\\d.]|\\s*(?:mm|cm|m\\b|in\\b|inch|inches|\"|ft|foot|feet|thou|tenths?|kg|lbs?|kw|hp|horse|v\\b|volts?|"
+            "(?!\\d|\\.\\d|\\s*(?:mm|cm|m\\b|in\\b(?! (?:first|second|third|fourth|the|low|high|top|bottom|range|gear|[a-f]\\b|here|reverse))|inch|inches|\"|ft|foot|feet|thou|tenths?|kg|lbs?|kw|hp|horse|v\\b|volts?|"
                     + "amps?|a\\b|hz|tons?|tonnes?|years?|months?|weeks?|days?|hours?|minutes?|seconds?|%|percent|per cent|quid|pounds?|dollars?|euros?|"
                     + "grand|speeds?|feeds?|jaws?|teeth|tooth|threads?|degrees?|per\\b|tpi|by \\d|x \\d|/|morse|mt\\b|int\\b|taper|or \\d|to \\d|-\\d|"
                     + "collets?|holders?|machines?|of (?:them|those|these)|phase|arbou?rs?|chucks?|drawers?|stead))";
@@ -118,7 +118,7 @@ public final class Spoken {
         if (hedged) {
             Matcher m = SpokenWords.HEDGE.matcher(plain);
             if (m.find()) {
-                here.add(find(Kind.HEDGE, s, m.group().replaceAll("[.\\d]+$", "").strip(), Optional.empty(), Optional.empty(), true));
+                here.add(find(SaidOf.HEDGE, s, m.group().replaceAll("[.\\d]+$", "").strip(), Optional.empty(), Optional.empty(), true));
             }
         }
         boolean other = OTHER.matcher(plain).find() || namesAnother(s.words());
@@ -136,7 +136,7 @@ public final class Spoken {
         return false;
     }
 
-    private Find find(Kind kind, SpokenSentence s, String about, Optional<Claim> claim, Optional<String> task, boolean hedged) {
+    private Find find(SaidOf kind, SpokenSentence s, String about, Optional<Claim> claim, Optional<String> task, boolean hedged) {
         return new Find(kind, s.from(), s.until(), s.words(), about, claim, task, hedged, Optional.empty());
     }
 
@@ -157,18 +157,18 @@ public final class Spoken {
     private void figures(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
         for (Claim c : ClaimText.split(shortened(plain, ClaimText.LONGEST), Source.SELLER, machine.family(), machine.unit(),
                 machine.fitOut().axes())) {
-            Kind kind = switch (c.attribute()) {
+            SaidOf kind = switch (c.attribute()) {
                 case OTHER, CONDITION, ADMISSION, FUNCTION, SERVICED, REBUILT_BY, REDONE, WAYS, SCREWS, COLLETS, KIT_COUNT, REVERSES,
                         SPEED_LIST ->
                     null;
-                case SPEED -> Kind.SPEED;
-                default -> Kind.FIGURE;
+                case SPEED -> SaidOf.SPEED;
+                default -> SaidOf.FIGURE;
             };
             if (kind == null || !figures.add(c.attribute() + " " + c.axis() + " " + c.value())) {
                 continue;
             }
             Claim heard = new Claim(c.attribute(), c.value(), Source.SELLER, shortened(s.words(), Claim.LONGEST_WORDING), c.axis());
-            Find find = find(kind, s, c.attribute().name() + " " + c.value(), Optional.of(heard), kind == Kind.SPEED ? route(c.value())
+            Find find = find(kind, s, c.attribute().name() + " " + c.value(), Optional.of(heard), kind == SaidOf.SPEED ? route(c.value())
                     : Optional.empty(), hedged);
             here.add(PlausibleFigure.doubt(heard, machine.unit()).map(find::doubted).orElse(find));
         }
@@ -192,7 +192,7 @@ public final class Spoken {
             if (!end && runs && !model && !taken.contains(m.group(1)) && !said.contains(m.group(1)) && number(m.group(1)) >= SLOWEST
                     && route(m.group(1)).isPresent()) {
                 said.add(m.group(1));
-                here.add(find(Kind.SPEED, s, "SPEED " + m.group(1), claim(Attribute.SPEED, decimal(m.group(1)), s), route(m.group(1)),
+                here.add(find(SaidOf.SPEED, s, "SPEED " + m.group(1), claim(Attribute.SPEED, decimal(m.group(1)), s), route(m.group(1)),
                         hedged));
             }
         }
@@ -207,7 +207,7 @@ public final class Spoken {
 
     /** Levers named by their positions: "range B, three". */
     private void levers(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
-        if (here.stream().anyMatch(f -> f.kind() == Kind.SPEED) || machine.choices().size() != 2) {
+        if (here.stream().anyMatch(f -> f.kind() == SaidOf.SPEED) || machine.choices().size() != 2) {
             return;
         }
         Matcher m = Pattern.compile(
@@ -221,7 +221,7 @@ public final class Spoken {
                             .replace("fourth", "4");
             machine.train().routes().stream().filter(r -> !machine.train().isReverse(r))
                     .filter(r -> machine.train().settings(r).containsAll(List.of(letter, digit))).findFirst()
-                    .ifPresent(r -> here.add(find(Kind.SPEED, s, letter + " " + digit, claim(Attribute.OTHER, letter + " " + digit, s),
+                    .ifPresent(r -> here.add(find(SaidOf.SPEED, s, letter + " " + digit, claim(Attribute.OTHER, letter + " " + digit, s),
                             Optional.of(r.key()), hedged)));
         }
     }
@@ -255,12 +255,12 @@ public final class Spoken {
         }
         SpokenWords.KIT.forEach((name, said) -> {
             Matcher m = said.matcher(plain);
-            boolean longer = here.stream().anyMatch(f -> f.kind() == Kind.KIT && f.about().contains(" " + name));
+            boolean longer = here.stream().anyMatch(f -> f.kind() == SaidOf.KIT && f.about().contains(" " + name));
             if (!longer && m.find() && figures.add("KIT " + name + awaited)) {
                 String count = Optional.ofNullable(m.group("count")).filter(c -> c.matches("\\d+")).orElse("1");
                 Optional<Claim> claim = awaited ? claim(Attribute.ADMISSION, name + " missing or to come", s)
                         : claim(Attribute.KIT_COUNT, count, new SpokenSentence(s.from(), s.until(), count + " " + name));
-                here.add(find(Kind.KIT, s, (awaited ? "not there: " : count + " ") + name, claim, Optional.empty(), hedged));
+                here.add(find(SaidOf.KIT, s, (awaited ? "not there: " : count + " ") + name, claim, Optional.empty(), hedged));
             }
         });
     }
@@ -271,26 +271,26 @@ public final class Spoken {
             if (m.find() && !SpokenWords.DENIES.matcher(plain.substring(0, m.start())).find() && figures.add("FUNCTION " + name)) {
                 Optional<String> step = shown.steps().isEmpty() ? Optional.empty()
                         : steps.stream().filter(st -> st.code().matches(shown.steps())).findFirst().map(st -> st.id().written());
-                here.add(find(Kind.FUNCTION, s, name, claim(Attribute.FUNCTION, name, s), step, hedged));
+                here.add(find(SaidOf.FUNCTION, s, name, claim(Attribute.FUNCTION, name, s), step, hedged));
             }
         });
     }
 
     private void words(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
-        told(s, plain, SpokenWords.ADMITS, Kind.ADMISSION, Attribute.ADMISSION, hedged, here);
-        told(s, plain, SpokenWords.REPAIR, Kind.REPAIR, Attribute.SERVICED, hedged, here);
-        told(s, plain, SpokenWords.AWAITED, Kind.AWAITED, Attribute.ADMISSION, hedged, here);
-        told(s, plain, SpokenWords.EITHER, Kind.EITHER, Attribute.OTHER, hedged, here);
-        told(s, plain, SpokenWords.PRAISE, Kind.PRAISE, Attribute.CONDITION, hedged, here);
+        told(s, plain, SpokenWords.ADMITS, SaidOf.ADMISSION, Attribute.ADMISSION, hedged, here);
+        told(s, plain, SpokenWords.REPAIR, SaidOf.REPAIR, Attribute.SERVICED, hedged, here);
+        told(s, plain, SpokenWords.AWAITED, SaidOf.AWAITED, Attribute.ADMISSION, hedged, here);
+        told(s, plain, SpokenWords.EITHER, SaidOf.EITHER, Attribute.OTHER, hedged, here);
+        told(s, plain, SpokenWords.PRAISE, SaidOf.PRAISE, Attribute.CONDITION, hedged, here);
     }
 
-    private void told(SpokenSentence s, String plain, Pattern pattern, Kind kind, Attribute attribute, boolean hedged, List<Find> here) {
+    private void told(SpokenSentence s, String plain, Pattern pattern, SaidOf kind, Attribute attribute, boolean hedged, List<Find> here) {
         Matcher m = pattern.matcher(plain);
         while (m.find()) {
-            boolean denied = kind == Kind.ADMISSION && SpokenWords.DENIES.matcher(plain.substring(0, m.start())).find()
+            boolean denied = kind == SaidOf.ADMISSION && SpokenWords.DENIES.matcher(plain.substring(0, m.start())).find()
                     && !m.group().matches("doesn't.*|does not.*|won't.*|will not.*|not .*");
             boolean praiseDenied =
-                    kind == Kind.PRAISE && !m.group().startsWith("no") && SpokenWords.DENIES.matcher(plain.substring(0, m.start()))
+                    kind == SaidOf.PRAISE && !m.group().startsWith("no") && SpokenWords.DENIES.matcher(plain.substring(0, m.start()))
                             .find();
             if (!denied && !praiseDenied) {
                 here.add(find(kind, s, m.group().strip(), claim(attribute, s.words(), s), Optional.empty(), hedged));

@@ -14,8 +14,7 @@ public enum SpokenReason implements ReasonCode {
     LANGUAGE("spoken.language"),
     OTHER_MACHINE("spoken.other-machine"),
     UNIT_DOUBTED("spoken.unit-doubted", "value"),
-    UNIT_MISSING("spoken.unit-missing", "value", "taken"),
-    NO_SUCH_SPEED("spoken.no-such-speed", "value");
+    UNIT_MISSING("spoken.unit-missing", "value", "taken");
 
     private final Sentence sentence;
 

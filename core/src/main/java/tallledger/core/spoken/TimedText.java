@@ -20,8 +20,8 @@ import tallledger.core.reason.Refused;
  */
 public record TimedText(List<Cue> cues, List<Reason> doubts) {
 
-    public static final int MOST_CHARACTERS = 2_000_000;
-    public static final int MOST_LINES = 20_000;
+    public static final int MOST_CHARACTERS = 800_000;
+    public static final int MOST_LINES = 12_000;
     private static final String CLOCK = "(?:(\\d{1,2}):)?(\\d{1,3}):(\\d{2})(?:[.,](\\d{1,3}))?";
     private static final Pattern FROM_TO = Pattern.compile("\\s*" + CLOCK + "\\s*-->\\s*" + CLOCK + ".*");
     private static final Pattern BEGINS = Pattern.compile("\\s*[\\[(<]?" + CLOCK + "[\\])>]?\\s*[-–—:|]?\\s*(.*)");

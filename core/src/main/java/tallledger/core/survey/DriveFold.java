@@ -71,6 +71,12 @@ final class DriveFold {
         return Optional.empty();
     }
 
+    /** Key of the route that is set so; empty text for none. @param settings parted by blanks */
+    String keyOf(String settings) {
+        return bySettings.entrySet().stream().filter(e -> String.join(" ", e.getKey()).equals(settings)).map(e -> e.getValue().key())
+                .findFirst().orElse("");
+    }
+
     void passedOver(List<String> settings, NotedEntry<String> why) {
         Optional.ofNullable(bySettings.get(settings)).filter(route -> !latest.containsKey(route))
                 .ifPresent(route -> passed.put(route, why));

@@ -70,6 +70,8 @@ public sealed interface Event permits BookEvent, WorkEvent, AppraisalEvent, Film
 
         T heard(FilmEvent.Heard event, Entry entry);
 
+        T letterSent(FilmEvent.LetterSent event, Entry entry);
+
         T strike(BookEvent.Struck event, Entry entry);
     }
 

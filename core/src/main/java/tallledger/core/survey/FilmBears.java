@@ -3,6 +3,7 @@ package tallledger.core.survey;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.family.Phase;
@@ -34,6 +35,8 @@ import tallledger.core.measuring.ThroughFeedRate;
 import tallledger.core.measuring.TrialSpeeds;
 import tallledger.core.measuring.TripRepeatability;
 import tallledger.core.measuring.WatchedCycle;
+import tallledger.core.reading.Method;
+import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 
@@ -71,9 +74,10 @@ public final class FilmBears {
      * Why an event counts as nothing where it was seen in a film.
      *
      * @param step   it is of, where it is of one of the catalogue
+     * @param routes key of a speed by what is set for it, parted by blanks
      * @param footage films looked at, their cuts, and the stills
      */
-    static Optional<Reason> refusal(Event event, Optional<Step> step, FilmMoment moment, Footage footage) {
+    static Optional<Reason> refusal(Event event, Optional<Step> step, FilmMoment moment, UnaryOperator<String> routes, Footage footage) {
         if (footage.film(moment.film()).isEmpty()) {
             return Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN));
         }
@@ -81,7 +85,7 @@ public final class FilmBears {
             return Optional.of(Reason.of(SurveyReason.FILM_PAST_END, FilmMoment.shown(moment.until())));
         }
         if (event instanceof WorkEvent.RunMade run) {
-            return refusal(run.record());
+            return refusal(run.record(), moment, routes, footage);
         }
         if (event instanceof WorkEvent.StepDone done) {
             return step.flatMap(s -> refusal(done, s, moment, footage));
@@ -92,13 +96,33 @@ public final class FilmBears {
         return atMachine ? Optional.of(Reason.of(SurveyReason.FILM_AT_MACHINE)) : Optional.empty();
     }
 
-    private static Optional<Reason> refusal(RunRecord run) {
+    /** A figure that something shows needs a still of what shows it; turns are counted in the film's own time. */
+    private static Optional<Reason> refusal(RunRecord run, FilmMoment moment, UnaryOperator<String> routes, Footage footage) {
         if (run.quiet()) {
             return Optional.of(Reason.of(SurveyReason.FILM_QUIET));
         }
-        boolean felt = run.symptoms().stream().anyMatch(BY_HAND::contains)
-                || run.shift().filter(s -> s == ShiftFeel.ENGAGES_CLEAN || s == ShiftFeel.NEEDS_ROCKING).isPresent();
-        return felt ? Optional.of(Reason.of(SurveyReason.FILM_FELT)) : Optional.empty();
+        boolean felt = !run.symptoms().stream().allMatch(FilmBears::isSeen) || !run.shift().map(FilmBears::isSeen).orElse(true);
+        if (felt) {
+            return Optional.of(Reason.of(SurveyReason.FILM_FELT));
+        }
+        Optional<Method> method = run.reading().map(SpeedReading::method);
+        if (method.filter(Method.TAP_COUNT::equals).isPresent()) {
+            return Optional.of(Reason.of(SurveyReason.FILM_WALL_CLOCK));
+        }
+        boolean shown = method.filter(Method::isShown).isPresent();
+        return shown && !footage.hasStill(routes.apply(String.join(" ", run.settings())), moment.film())
+                ? Optional.of(Reason.of(SurveyReason.FILM_STILL_MISSING))
+                : Optional.empty();
+    }
+
+    /** Whether a film can show or let one hear it. */
+    public static boolean isSeen(Symptom symptom) {
+        return !BY_HAND.contains(symptom);
+    }
+
+    /** Whether a film shows how a lever went in: that it clashed is heard, that it went in clean is felt. */
+    public static boolean isSeen(ShiftFeel feel) {
+        return feel != ShiftFeel.ENGAGES_CLEAN && feel != ShiftFeel.NEEDS_ROCKING;
     }
 
     private static Optional<Reason> refusal(WorkEvent.StepDone done, Step step, FilmMoment moment, Footage footage) {

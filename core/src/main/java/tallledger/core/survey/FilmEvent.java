@@ -2,6 +2,7 @@ package tallledger.core.survey;
 
 import java.math.BigDecimal;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tallledger.core.film.FilmFile;
@@ -116,6 +117,33 @@ public sealed interface FilmEvent extends Event {
         @Override
         public <T> T accept(EventVisitor<T> visitor, Entry entry) {
             return visitor.heard(this, entry);
+        }
+    }
+
+    /**
+     * Somebody was asked to film something.
+     *
+     * @param to    who
+     * @param tasks keys of the speeds and steps that were asked for, in their order
+     */
+    record LetterSent(String to, List<String> tasks) implements FilmEvent {
+
+        public LetterSent {
+            tasks = List.copyOf(tasks);
+        }
+
+        static LetterSent from(Entry entry) {
+            return new LetterSent(entry.payload().text("to"), entry.payload().texts("tasks"));
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return Map.of("to", to, "tasks", tasks);
+        }
+
+        @Override
+        public <T> T accept(EventVisitor<T> visitor, Entry entry) {
+            return visitor.letterSent(this, entry);
         }
     }
 }

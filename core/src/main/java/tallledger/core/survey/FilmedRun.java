@@ -24,9 +24,9 @@ final class FilmedRun {
      * Why the run is undecided whatever was counted: what is set is only said, or a cut lies between it and what turns; a cut lies in
      * what was counted; another speed of the machine looks the same in this film.
      */
-    static Optional<Reason> doubt(Route route, RunRecord record, Optional<FilmMoment> seen, SpeedTable table, Rules rules,
+    static Optional<Reason> doubt(Route route, Optional<SpeedReading> reading, Optional<FilmMoment> seen, SpeedTable table, Rules rules,
             Footage footage) {
-        Optional<FilmCount> count = record.reading().flatMap(SpeedReading::inFilm);
+        Optional<FilmCount> count = reading.flatMap(SpeedReading::inFilm);
         if (seen.isEmpty()) {
             // A count of a film with no film named is nobody's reading at the machine.
             return count.isPresent() ? Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN)) : Optional.empty();
@@ -48,7 +48,8 @@ final class FilmedRun {
         List<String> names = table.speeds().stream().filter(s -> !s.routes().contains(route) && looksAlike(s, others, table, within))
                 .map(s -> named(s, table)).toList();
         return names.isEmpty() ? Optional.empty()
-                : Optional.of(Reason.of(SurveyReason.FILM_OTHER_SPEEDS, String.join(", ", names), count.frames(), count.marks()));
+                : Optional
+                        .of(Reason.of(SurveyReason.FILM_OTHER_SPEEDS, String.join(", ", names), count.frames(), count.marks().intValue()));
     }
 
     /** Whether one of the speeds that look the same is within the limit of this one; of a range, within it anywhere. */

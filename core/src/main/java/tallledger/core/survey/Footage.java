@@ -17,9 +17,11 @@ import tallledger.core.ledger.NotedEntry;
  * @param narrations what is said in them, as text
  * @param heard      what persons make of it
  * @param stills     pictures of a film kept at a step
+ * @param letters    what somebody was asked to film
  */
 public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEvent.FilmCut>> cuts,
-        List<NotedEntry<FilmEvent.NarrationKept>> narrations, List<HeardThing> heard, List<Still> stills) {
+        List<NotedEntry<FilmEvent.NarrationKept>> narrations, List<HeardThing> heard, List<Still> stills,
+        List<NotedEntry<FilmEvent.LetterSent>> letters) {
 
     /** @param moment where in a film; empty for what was said elsewhere */
     public record HeardThing(int entry, String author, FilmEvent.Heard heard, Optional<FilmMoment> moment) {
@@ -35,6 +37,7 @@ public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEven
         narrations = List.copyOf(narrations);
         heard = List.copyOf(heard);
         stills = List.copyOf(stills);
+        letters = List.copyOf(letters);
     }
 
     /** All of a book that counts, whatever order it was written in: a cut found late breaks what was told over it. */
@@ -44,6 +47,7 @@ public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEven
         List<NotedEntry<FilmEvent.NarrationKept>> narrations = new ArrayList<>();
         List<HeardThing> heard = new ArrayList<>();
         List<Still> stills = new ArrayList<>();
+        List<NotedEntry<FilmEvent.LetterSent>> letters = new ArrayList<>();
         decoded.counting().forEach(h -> {
             Entry entry = h.entry();
             if (h.event() instanceof FilmEvent.FilmOpened opened) {
@@ -55,11 +59,13 @@ public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEven
                 narrations.add(new NotedEntry<>(kept, entry.sequence()));
             } else if (h.event() instanceof FilmEvent.Heard said) {
                 heard.add(new HeardThing(entry.sequence(), entry.by().author().written(), said, FilmMoment.of(entry)));
+            } else if (h.event() instanceof FilmEvent.LetterSent sent) {
+                letters.add(new NotedEntry<>(sent, entry.sequence()));
             } else if (h.event() instanceof BookEvent.PhotoTaken photo) {
                 FilmMoment.of(entry).ifPresent(m -> stills.add(new Still(entry.sequence(), photo.photo().step(), m)));
             }
         });
-        return new Footage(films, cuts, narrations, heard, stills);
+        return new Footage(films, cuts, narrations, heard, stills, letters);
     }
 
     public Optional<FilmFile> film(String sha256) {

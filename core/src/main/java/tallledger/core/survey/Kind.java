@@ -62,6 +62,8 @@ public enum Kind {
     NARRATION(FilmEvent.NarrationKept.class, FilmEvent.NarrationKept::from),
     /** What a person makes of something said: a claim, shown, both, neither. */
     HEARD(FilmEvent.Heard.class, FilmEvent.Heard::from),
+    /** Somebody was asked to film something. */
+    LETTER(FilmEvent.LetterSent.class, FilmEvent.LetterSent::from),
     /** The survey is closed: nothing is written after it. */
     CLOSED(BookEvent.Closed.class, BookEvent.Closed::from),
     /** Strikes an earlier entry; the struck one stays readable. */

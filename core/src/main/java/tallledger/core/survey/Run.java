@@ -47,7 +47,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
     static Run of(Entry entry, Route route, WorkEvent.RunMade made, SpeedTable table, Rules rules, Footage footage) {
         RunRecord record = made.record();
         Optional<FilmMoment> seen = FilmMoment.of(entry);
-        Optional<Reason> doubt = FilmedRun.doubt(route, record, seen, table, rules, footage);
+        Optional<Reason> doubt = FilmedRun.doubt(route, record.reading(), seen, table, rules, footage);
         Optional<Judgement> judgement = doubt.isPresent() ? Optional.empty() : judgement(route, record, table, rules);
         return new Run(entry.sequence(), entry.at(), entry.by().author().written(), route, record, nominal(table, route),
                 table.source(route), judgement,
@@ -58,7 +58,7 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
 
     /** What a run comes to as it is written. */
     static JudgedThen judged(Route route, RunRecord record, SpeedTable table, Rules rules, Optional<FilmMoment> seen, Footage footage) {
-        Optional<Reason> doubt = FilmedRun.doubt(route, record, seen, table, rules, footage);
+        Optional<Reason> doubt = FilmedRun.doubt(route, record.reading(), seen, table, rules, footage);
         Optional<Judgement> judgement = doubt.isPresent() ? Optional.empty() : judgement(route, record, table, rules);
         return new JudgedThen(outcome(record, judgement, doubt), Optional.empty(),
                 Stream.concat(doubt.stream(), judgement.map(Judgement::because).stream()).toList());
@@ -66,6 +66,11 @@ public record Run(int entry, Instant at, String author, Route route, RunRecord r
 
     private static Optional<Judgement> judgement(Route route, RunRecord record, SpeedTable table, Rules rules) {
         return record.reading().flatMap(reading -> recording(table, route).verdict(reading, rules));
+    }
+
+    /** Why what a film shows of a route would decide nothing; empty at the machine, and where it would. */
+    public static Optional<Reason> doubt(SpindleSurvey drive, Route route, SpeedReading reading, Optional<FilmMoment> seen) {
+        return FilmedRun.doubt(route, Optional.of(reading), seen, drive.table(), drive.rules(), drive.drive().footage());
     }
 
     /** How a speed of this route is read and judged. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.coverage.School;
 import tallledger.core.cutting.CutMade;
+import tallledger.core.drive.Route;
 import tallledger.core.drive.SpeedTable;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.evidence.EvidenceReason;
@@ -310,6 +311,17 @@ public final class SurveyEntries {
                 checked(heard.said()), heard.claim()));
     }
 
+    /** @throws Refused where nobody is asked, or for nothing */
+    public static Draft letter(Authorship by, String to, List<String> tasks) {
+        if (to.isBlank()) {
+            throw Refused.because(SurveyReason.LETTER_TO).at("to");
+        }
+        if (tasks.isEmpty()) {
+            throw Refused.because(SurveyReason.LETTER_NOTHING).at("form");
+        }
+        return draft(by, "", new FilmEvent.LetterSent(checked(to), tasks));
+    }
+
     /**
      * A draft as it was seen in a film.
      *
@@ -320,10 +332,16 @@ public final class SurveyEntries {
         Entry entry = Entry.following(Optional.empty(), seen);
         Event event = Kind.named(draft.kind()).orElseThrow().read(entry);
         Optional<Step> step = event instanceof WorkEvent.StepDone done ? survey.steps().step(done.step()) : Optional.empty();
-        FilmBears.refusal(event, step, moment, survey.footage()).ifPresent(because -> {
+        FilmBears.refusal(event, step, moment, settings -> keyOf(survey, settings), survey.footage()).ifPresent(because -> {
             throw new Refused(because).at("form");
         });
         return seen;
+    }
+
+    private static String keyOf(Survey survey, String settings) {
+        return survey.machine().train().routes().stream()
+                .filter(r -> String.join(" ", survey.machine().train().settings(r)).equals(settings)).map(Route::key).findFirst()
+                .orElse("");
     }
 
     /** Nothing is written after it. @param key fingerprint of the key it is sealed with */

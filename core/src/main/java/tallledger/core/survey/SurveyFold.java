@@ -63,7 +63,7 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
         if (!FilmMoment.isSaid(entry)) {
             return TAKEN;
         }
-        return FilmMoment.of(entry).map(moment -> FilmBears.refusal(event, stepOf(event), moment, footage))
+        return FilmMoment.of(entry).map(moment -> FilmBears.refusal(event, stepOf(event), moment, drive::keyOf, footage))
                 .orElse(Optional.of(Reason.of(SurveyReason.FILM_BENT)));
     }
 
@@ -225,6 +225,11 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
 
     @Override
     public Optional<Reason> heard(FilmEvent.Heard event, Entry entry) {
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> letterSent(FilmEvent.LetterSent event, Entry entry) {
         return TAKEN;
     }
 

@@ -1,7 +1,6 @@
 package tallledger.core.verdict;
 
 import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -102,8 +101,13 @@ public record FilmCoverage(FilmFile film, Coverage.Counts speeds, int steps, Lis
         return sum;
     }
 
-    /** Share of the film that proves something; empty where nobody knows how long it is. */
-    public Optional<BigDecimal> share() {
-        return film.seconds().map(all -> proving.divide(all, MathContext.DECIMAL32).min(BigDecimal.ONE));
+    /** Whole seconds of it that prove something. */
+    public long provingSeconds() {
+        return Math.round(proving.doubleValue());
+    }
+
+    /** Share of the film that proves something, in whole per cent; empty where nobody knows how long it is. */
+    public Optional<Long> percent() {
+        return film.seconds().map(all -> Math.round(Math.min(1, proving.doubleValue() / all.doubleValue()) * 100));
     }
 }

@@ -220,7 +220,13 @@ record EntryWords(Words words, Survey survey) implements Event.EventVisitor<Stri
 
     @Override
     public String heard(FilmEvent.Heard event, Entry entry) {
-        return words.say("entry.heard", event.answer(), event.speaker(), event.words(), event.said().isEmpty() ? 0 : 1, event.said());
+        return words.say("entry.heard", event.answer(), event.speaker(), event.words(), event.said().isEmpty() ? 0 : 1, event.said())
+                + event.claim().map(c -> "; " + words.say("entry.heard-claim", c.attribute(), c.value())).orElse("");
+    }
+
+    @Override
+    public String letterSent(FilmEvent.LetterSent event, Entry entry) {
+        return words.say("entry.letter", event.to(), event.tasks().size());
     }
 
     @Override

@@ -11,8 +11,8 @@ import tallledger.core.gauge.GradedLimit;
 import tallledger.core.ledger.NotedEntry;
 import tallledger.core.plan.SecondRuns;
 import tallledger.core.reason.Reason;
+import tallledger.core.survey.FilmBears;
 import tallledger.core.survey.Temperatures;
-
 import tallledger.web.forms.FormInput;
 import tallledger.web.machine.EquipmentQuestion;
 import tallledger.web.machine.StartReading;
@@ -56,6 +56,12 @@ public sealed interface OpenTask {
                 List<StartReading.LeverChoice> levers) {
             return new SpeedTask(sheet, SYMPTOM_KEYS.stream().filter(s -> isPossible(s, train)).toList(), methods, method, counted,
                     shifts(train) ? List.of(ShiftFeel.values()) : List.of(), levers);
+        }
+
+        /** As it is recorded from a film: without what is felt. */
+        SpeedTask asFilmed() {
+            return new SpeedTask(sheet, symptoms.stream().filter(FilmBears::isSeen).toList(), methods, method, counted,
+                    feels.stream().filter(FilmBears::isSeen).toList(), List.of());
         }
 
         /** The way of reading it that stands chosen, in words. */

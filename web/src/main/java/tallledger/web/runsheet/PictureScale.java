@@ -1,7 +1,9 @@
 package tallledger.web.runsheet;
 
+import java.util.Optional;
 import tallledger.core.film.PictureLength;
-import tallledger.core.survey.Basis;
+import tallledger.core.gauge.Gauge;
+import tallledger.core.unit.LengthUnit;
 import tallledger.web.forms.FormInput;
 import tallledger.web.words.Words;
 
@@ -14,13 +16,13 @@ final class PictureScale {
     private PictureScale() {
     }
 
-    /** @param by as it would be judged by without a picture */
-    static Basis by(FormInput typed, Basis by, Words words) {
+    /** Empty where nothing was marked in a picture. @throws tallledger.core.reason.Refused where the lengths make no sense */
+    static Optional<Gauge> gauge(FormInput typed, LengthUnit unit, Words words) {
         if (!typed.has("picturePoints")) {
-            return by;
+            return Optional.empty();
         }
         PictureLength length = PictureLength.parse(typed.get("picturePoints"), typed.get("pictureKnown"), typed.get("pictureApart"),
-                typed.get("pictureDistance"), by.unit());
-        return by.with(java.util.Optional.of(length.gauge(words.say("film.gauge", typed.get("pictureKnown")))));
+                typed.get("pictureDistance"), unit);
+        return Optional.of(length.gauge(words.say("film.gauge", typed.get("pictureKnown"))));
     }
 }

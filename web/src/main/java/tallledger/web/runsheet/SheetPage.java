@@ -154,8 +154,10 @@ public class SheetPage {
         String key = open.map(Task::key).orElse("");
         typed.set(EquipmentController.SEEN, "yes");
         OpenTask itself = open.map(task -> task(survey, task, typed)).orElseGet(() -> finished(survey, plan));
-        OpenTask shown = open.flatMap(Task::step).flatMap(FilmTasks::refusal)
-                .<OpenTask>map(because -> new OpenTask.RefusedTask(itself, because, true)).orElse(itself);
+        itself = itself instanceof OpenTask.SpeedTask speed ? speed.asFilmed() : itself;
+        Optional<Reason> refused = open.flatMap(Task::step).flatMap(FilmTasks::refusal);
+        OpenTask shown = refused.isPresent() ? new OpenTask.RefusedTask(itself,
+                refused.get(), true) : itself;
         return new RunSheetView(key, Optional.empty(), shown, Set.of(), Optional.empty(), new RunSheetView.StopUse(Optional.empty(),
                 List.of(), true), done(survey, done),
                 new RunSheetView.Spine(PhaseView.of(survey, key, words), survey.folded().coverage().counts()), margin(survey, plan, key));

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import tallledger.core.family.Step;
+import tallledger.core.gauge.Gauge;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.measuring.AskBack;
 import tallledger.core.reason.Reason;
@@ -68,7 +69,8 @@ class StepController {
                         return new Refused(ask.asks()).at("meant");
                     })));
                     if (inFilm) {
-                        return SurveyEntries.stepInFilm(who, survey.steps(), step, values, PictureScale.by(typed, by, words),
+                        Optional<Gauge> picture = PictureScale.gauge(typed, by.unit(), words);
+                        return SurveyEntries.stepInFilm(who, survey.steps(), step, values, picture.isPresent() ? by.with(picture) : by,
                                 typed.get("do").equals("bad"), typed.get("remark"));
                     }
                     return SurveyEntries.step(who, survey.steps(), step, values, by, typed.get("do").equals("bad"), typed.all("confirmed"),

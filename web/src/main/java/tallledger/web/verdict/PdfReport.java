@@ -47,7 +47,7 @@ import tallledger.web.drawings.DrawingFonts;
 
 /** The print view made into a PDF, with the application's own fonts inside. */
 @Component
-class PdfReport {
+public class PdfReport {
 
     /** What a drawing shows, in words, where who reads aloud looks for it. */
     private static final Pattern DRAWING = Pattern.compile("<svg\\b([^>]*?)aria-label=\"([^\"]*)\"");
@@ -102,16 +102,27 @@ class PdfReport {
     }
 
     /**
-     * @param at     time of the last entry it is made at: it stands in the file, and the time of making does not
+     * A page of words alone.
+     *
+     * @param at     time of the last entry it is made at
      * @param letter on US paper instead of A4
      */
+    public byte[] render(String template, Map<String, Object> view, Instant at, boolean letter) {
+        return render(template, view, at, letter, Photographs.none());
+    }
+
     byte[] render(Reports.Form form, Map<String, Object> view, Instant at, boolean letter, Photographs photographs) {
+        return render(form.template(), view, at, letter, photographs);
+    }
+
+    /** Of which time it is stands in the file, and the time of making does not. */
+    private byte[] render(String template, Map<String, Object> view, Instant at, boolean letter, Photographs photographs) {
         String style = text("static/css/print.css").replace("size: A4", letter ? "size: Letter" : "size: A4");
         // Drawings know only letters that the style names.
         Context context = context(view, face("Archivo Narrow", "ArchivoNarrow_400Regular", 400) + style);
         context.setVariable("marked", true);
         photographs.begun();
-        String page = templates.process(form.template(), context);
+        String page = templates.process(template, context);
         if (page.codePoints().allMatch(c -> c <= ' ' || OWN.get().get(c))) {
             return made(page, at, photographs);
         }
@@ -119,7 +130,7 @@ class PdfReport {
                 + style);
         List<String> missing = missing(page);
         context.setVariable("missing", missing.isEmpty() ? null : missing);
-        return made(templates.process(form.template(), context), at, photographs);
+        return made(templates.process(template, context), at, photographs);
     }
 
     /** The same as one page that needs no other: its style, its fonts and its pictures inside. */
