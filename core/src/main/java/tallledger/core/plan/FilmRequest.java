@@ -12,9 +12,11 @@ import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
+import tallledger.core.evidence.Severity;
 import tallledger.core.family.Need;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
+import tallledger.core.measuring.SeparateScreen;
 import tallledger.core.survey.FilmBears;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.Task;
@@ -52,7 +54,8 @@ public record FilmRequest(Task task, double worth, double seconds, double shows,
 
     /** Whether it is asked of somebody who films: the picture bears it, and nothing is opened or reached into. */
     static boolean isAsked(Step step) {
-        return FilmBears.of(step) == FilmBears.Bears.YES && !NOT_FILMED.contains(step.phase())
+        boolean written = step.ifBad() == Severity.NOTE || step.recording() instanceof SeparateScreen;
+        return !written && FilmBears.of(step) == FilmBears.Bears.YES && !NOT_FILMED.contains(step.phase())
                 && step.needs().stream().noneMatch(n -> NOT_ASKED.contains(n.kind()));
     }
 

@@ -23,6 +23,7 @@ public record Narration(List<SpokenSentence> sentences) {
     /** What a line takes where nobody says when it ends, s. */
     private static final BigDecimal A_LINE = BigDecimal.valueOf(4);
     private static final int LONG_WITHOUT_STOP = 160;
+    private static final int ENDLESS = 400;
     private static final int MILLISECONDS = 3;
     private static final Pattern END = Pattern.compile("(?<=[.!?;])(?<!\\b(?:[Nn]o|[Nn]r|approx|ca|max|min)\\.)\\s+(?=[A-Z\"'\\d])");
 
@@ -52,7 +53,11 @@ public record Narration(List<SpokenSentence> sentences) {
             run.text.append(cue.text()).append(' ');
             boolean pause = i + 1 < text.cues().size() && cue.until().isPresent()
                     && text.cues().get(i + 1).from().subtract(cue.until().get()).compareTo(PAUSE) > 0;
-            boolean endless = run.text.length() - lastStop(run.text) > LONG_WITHOUT_STOP;
+            int since = run.text.length() - lastStop(run.text);
+            String next = i + 1 < text.cues().size() ? text.cues().get(i + 1).text() : "";
+            // Not within a number, or a thing that is counted: where speakers begin anew, else where it has become too long.
+            boolean endless = since > LONG_WITHOUT_STOP && ANEW.matcher(" " + next).region(1, next.length() + 1).useTransparentBounds(true)
+                    .lookingAt() || since > ENDLESS;
             if (pause || endless || i + 1 == text.cues().size()) {
                 sentences(run, sentences);
                 run = new Run(new StringBuilder(), new ArrayList<>(), new ArrayList<>());
@@ -96,7 +101,7 @@ public record Narration(List<SpokenSentence> sentences) {
     private static final int LONG_CLAUSE = 80;
     private static final int FEWEST_WORDS = 4;
     private static final Pattern ANEW = Pattern.compile(
-            "(?<= )(?=(?:and (?:the|it|it's|you|i|we|then|there|there's|that's|a|next|now|also)|so|now|but|um"
+            "(?<= )(?=(?:and (?:the|it|it's|you|i|we|then|there|there's|that's|a (?!half|quarter|third|bit|hundred)|next|now|also)|so|now|but|um"
                     + "|okay|then|also|the \\w+ (?:\\w+ )?(?:is|has|does|works|doesn't|goes|runs|feeds?)|you(?:'ll)? get|you can|there's|there is|there are|i"
                     + " (?:think|believe|don't|have|can)|i've|i'll|it's|it has|it comes|that's|this is|we've|we're|here's|right now|backlash|comes with)\\b)",
             Pattern.CASE_INSENSITIVE);

@@ -24,14 +24,20 @@ final class PlainSpeech {
     /** Behind two words for numbers these make them a count and a size, not one number. */
     private static final String NOT_ONE = "(?![ -](?:inch|foot|jaw|jaws|tooth|teeth|ton|hp|horse|mil|mm|spline|station|speeds?|feeds?)\\b)";
     private static final Pattern PAIR =
-            Pattern.compile("(?<![\\w-])(?<!\\b(?:and|hundred|thousand) )(" + SMALL + ")[ -](" + TEEN + "|" + TENS
-                    + "(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?)(?![\\w-])" + NOT_ONE);
+            Pattern.compile(
+                    "(?<![\\w-])(?<!\\b(?:hundred|thousand) )(?<!\\b(?:hundred|thousand) and )(" + SMALL + ")[ -](" + TEEN + "|" + TENS
+                            + "(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?)(?![\\w-])" + NOT_ONE);
+    private static final Pattern THOUSAND =
+            Pattern.compile("\\bthousand (one|two|three|four|five|six|seven|eight|nine) (" + TEEN + "|" + TENS
+                    + "(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?)\\b");
     private static final Pattern OH = Pattern.compile("\\b(" + SMALL + ") oh (one|two|three|four|five|six|seven|eight|nine)\\b");
     private static final Pattern POINT = Pattern.compile("\\bpoint((?:[ -]" + DIGIT + "\\b){1,5})(?![ -](?:teen|hundred))");
     private static final Map<String, String> WRITTEN = new LinkedHashMap<>();
 
     static {
         WRITTEN.put("\\b(?:uh|um|er|erm|ah|you know|i mean|sort of|kind of|obviously|basically)\\b,?\\s*", "");
+        WRITTEN.put("\\b(travel|swing|bore|motor|table|weight|wheel|capacity|spindle|top|bottom|plate)'s\\b", "$1 is");
+        WRITTEN.put("\\bspeeds (?:on|for|at|in) the spindle\\b", "speeds");
         WRITTEN.put("\\ba (hundred|thousand)\\b", "one $1");
         WRITTEN.put("(?<=\\b(?:at|to|about|around|of|just|is|over|under|a good|near|nearly|roughly|and) )(hundred|thousand)\\b", "one $1");
         WRITTEN.put("\\bhalf (?:a )?thou\\b", "0.5 thou");
@@ -50,6 +56,7 @@ final class PlainSpeech {
         WRITTEN.put("\\bkilo(?:gram(?:me)?s?|s)\\b", "kg");
         WRITTEN.put("\\bkilowatts?\\b", "kw");
         WRITTEN.put("\\bhorse ?power\\b", "hp");
+        WRITTEN.put("\\bnumber (\\w+) morse\\b(?! taper)", "number $1 morse taper");
         WRITTEN.put("(?<!swing )\\bover the bed\\b", "swing over the bed");
         WRITTEN.put("\\br\\.? ?p\\.? ?m\\.?s?\\b|\\brev(?:olution)?s? ?(?:per|a|/) ?min(?:ute)?\\b", "rpm");
         WRITTEN.put("\\brevs\\b", "rpm");
@@ -65,11 +72,18 @@ final class PlainSpeech {
             text = Pattern.compile(form.getKey()).matcher(text).replaceAll(form.getValue());
         }
         text = OH.matcher(text).replaceAll("$1 hundred and $2");
+        text = THOUSAND.matcher(text).replaceAll("thousand $1 hundred and $2");
         text = PAIR.matcher(text).replaceAll("$1 hundred and $2");
         text = points(text);
         text = SaidText.inDigits(text);
         // A point joins the digits before it; alone it stands behind a nought.
         text = text.replaceAll("(\\d) ?§(\\d+)", "$1.$2").replaceAll("§(\\d+)", "0.$1");
+        text = text.replaceAll("(\\d) ?mils?\\b", "$1 mm").replaceAll("\\bneeds? (?=\\d{3})", "takes ")
+                .replaceAll("(\\d+) by (\\d+) (?:mm )?between", "swing $1 mm, $2 mm between")
+                .replaceAll("\\b(?:be|is|it's|about|around|probably|guess|roughly|maybe|at) ((?:about |around |maybe )?)"
+                        + "(\\d+(?:\\.\\d+)?(?: \\d/\\d)?) (ton|tonne|pound|kg|lb)s?\\b(?! (?:press|crane|jack|a|off|sterling))",
+                        "weighs $1$2 $3s")
+                .replaceAll("(\\d) pounds", "$1 lbs").replaceAll("kgs", "kg");
         return text.replaceAll("(\\d) (and a half|and 1/2)\\b", "$1 1/2")
                 .replaceAll("(\\d) 1/2(?! ?(?:in\\b|inch|\"|x|by|ft|foot|hp|horse|/))", "$1.5")
                 .replaceAll("(\\d) (inch(?:es)?|mm) by (\\d+(?:\\.\\d+)?)(?! ?(?:inch|mm|by|x|/|\\d))", "$1 by $3 $2")

@@ -44,7 +44,7 @@ public final class Spoken {
     /** Right before a figure, with little between: it runs so fast now. */
     private static final Pattern RUNS =
             Pattern.compile("\\b(?:that's|that is|that'll be|this is|this one's|here's|here is|it's|it is|now|next|then|"
-                    + "up|down|doing|running|runs|going|goes|turning|spinning|set|we're|at|into|in|try|on|through|for|and|show you|do|gives? (?:us|me|you)?)"
+                    + "up|down|doing|running|runs|going|goes|turning|spinning|set|we're|at|into|in|try|on|through|for|and|show you|do|gives?(?: us| me| you)?|gets?|have|got|make it)"
                     + "(?: (?:it's|it|is|at|about|around|roughly|nearly|a|the|in|on|to|say|bottom|top|range|gear|speed|first|second|third|fourth|low|high|"
                     + "one|[a-f]|\\d))*[ ,]*$");
     /** A figure before it or behind it with this between is one end of a range. */
@@ -155,7 +155,7 @@ public final class Spoken {
 
     /** What a sales text would say: ranges, counts, figures with their units, by the rules for those. */
     private void figures(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
-        for (Claim c : ClaimText.split(shortened(plain, ClaimText.LONGEST), Source.SELLER, machine.family(), machine.unit(),
+        for (Claim c : ClaimText.split(shortened(ofTheSpindle(plain), ClaimText.LONGEST), Source.SELLER, machine.family(), machine.unit(),
                 machine.fitOut().axes())) {
             SaidOf kind = switch (c.attribute()) {
                 case OTHER, CONDITION, ADMISSION, FUNCTION, SERVICED, REBUILT_BY, REDONE, WAYS, SCREWS, COLLETS, KIT_COUNT, REVERSES,
@@ -174,6 +174,19 @@ public final class Spoken {
         }
     }
 
+    private static final Pattern FROM_TO =
+            Pattern.compile("(\\d+(?:\\.\\d+)?) (?:to|up to|through) (\\d+(?:\\.\\d+)?)(?! ?(?:rpm|mm|inch|\\d|\\.\\d))");
+
+    /** Two ends that are those of the plate are of its speeds, whatever was left out. */
+    private String ofTheSpindle(String plain) {
+        Matcher m = FROM_TO.matcher(plain);
+        List<Double> all = machine.speeds().counted().stream().flatMap(s -> s.expected().stream()).sorted().toList();
+        return m.find() && !all.isEmpty() && Math.abs(number(m.group(1)) - all.get(0)) <= NEAR * all.get(0)
+                && Math.abs(number(m.group(2)) - all.get(all.size() - 1)) <= NEAR * all.get(all.size() - 1)
+                        ? plain.substring(0, m.end()) + " rpm" + plain.substring(m.end())
+                        : plain;
+    }
+
     /**
      * A speed that somebody says runs now: a figure of the plate behind words of running, beside lever positions, in a row of such
      * figures, or in a sentence that holds little else. An end of a range is none.
@@ -186,9 +199,15 @@ public final class Spoken {
         boolean brief = plain.split(" ").length <= FEW_WORDS;
         while (m.find()) {
             String before = plain.substring(0, m.start());
-            boolean end = BEFORE_RANGE.matcher(before).find() || AFTER_RANGE.matcher(plain.substring(m.end())).find();
-            boolean runs = m.group(2) != null || asRow || brief || RUNS.matcher(before).find() || MOVES_ON.matcher(before).find();
-            boolean model = machine.identity().model().contains(m.group(1)) && m.group(2) == null;
+            boolean year =
+                    plain.substring(0, m.start()).matches(".*\\b(?:in|since|by the makers in|from|until) $") && number(m.group(1)) >= 1900
+                            && number(m.group(1)) < 2100;
+            boolean never = before.matches(".*\\b(?:never|don't|wouldn't|won't|can't|not)\\b(?!.*\\b(?:but|so|then|now|here)\\b).*");
+            boolean end = year || never || BEFORE_RANGE.matcher(before).find() || AFTER_RANGE.matcher(plain.substring(m.end())).find();
+            boolean runs = m.group(2) != null || asRow || brief || RUNS.matcher(before).find() || MOVES_ON.matcher(plain).find();
+            boolean model = machine.identity().model().replaceAll("\\D", "").equals(m.group(1)) && m.group(2) == null
+                    && before.matches(
+                            ".*(?:\\bthe |\\bthis |\\ban? |" + Pattern.quote(machine.identity().maker().toLowerCase(Locale.ROOT)) + " ?)$");
             if (!end && runs && !model && !taken.contains(m.group(1)) && !said.contains(m.group(1)) && number(m.group(1)) >= SLOWEST
                     && route(m.group(1)).isPresent()) {
                 said.add(m.group(1));
@@ -247,10 +266,16 @@ public final class Spoken {
                 .findFirst().map(Speed::routes).map(r -> r.get(0)).map(Route::key);
     }
 
+    /** Words that make a short sentence more than a piece named by itself. */
+    private static final Pattern LISTED_NOT =
+            Pattern.compile("\\b(?:is|are|was|were|turns?|runs?|spins?|going|on the|in the|off the|take|put|mount|now|then|"
+                    + "up|down|works?|here we|change|look|see|works|speed|rpm)\\b");
+
     private void kit(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
         boolean given = SpokenWords.GIVEN.matcher(plain).find();
         boolean awaited = SpokenWords.AWAITED.matcher(plain).find();
-        if (!given && !awaited) {
+        boolean listed = plain.split(" ").length <= FEW_WORDS && !LISTED_NOT.matcher(plain).find();
+        if (!given && !awaited && !listed) {
             return;
         }
         SpokenWords.KIT.forEach((name, said) -> {

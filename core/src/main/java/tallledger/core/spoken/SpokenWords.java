@@ -40,27 +40,29 @@ final class SpokenWords {
                     + "warm|rough)|gets (?:hot|warm)|burn(?:t|ed) out|blown|(?<!it )(?<!stops )dead\\b(?! (?:true|stop|centre|center|slow|easy|quiet|straight|man))|faulty|"
                     + "temperamental|intermittent|tired\\b|rough\\b|a bit (?:of|slow|loose|low|rough|sloppy|tight|stiff|noisy|tired)|been (?:crashed|"
                     + "dropped|hit)|bodged|bypassed|repair(?:ed)? (?:weld|tooth)|out of (?:true|square|level|tram|line)|the only (?:thing|problem|"
-                    + "issue|fault)|one (?:thing|problem|issue|fault) (?:with|is)|hard to (?:get|engage|shift|turn))\\b");
+                    + "issue|fault)|one (?:thing|problem|issue|fault) (?:with|is)|(?:doesn't|don't|didn't|can't get \\w+(?: \\w+)? to) (?:want to |like to )?(?:go|engage|shift|stay|come)|can't get|hard to (?:get|engage|shift|turn)|weak\\b|lags?\\b|a bit \\w+)\\b");
 
     /** Where one of these stands a few words before, nothing is admitted. */
     static final Pattern DENIES = Pattern.compile("\\b(?:no|not|not any|isn't|aren't|never|without|nothing|none|hardly any|doesn't|don't|"
             + "hasn't|haven't|didn't|no real|zero|very little|virtually no|next to no|can't (?:hear|see|feel|find))\\b[^,;.]{0,24}$");
 
     static final Pattern REPAIR =
-            Pattern.compile("\\b(?:re-?built|re-?conditioned|re-?furbished|re-?furb|re-?scraped|scraped in|re-?ground|"
-                    + "re-?bored|re-?wired|re-?painted|overhaul(?:ed)?|serviced|replaced|repaired|re-?bushed|re-?metalled|welded up|fixed\\b(?! (?:steady|"
-                    + "rest|centre|center|table))|fitted (?:a |an |some |new|it with)|put (?:a )?new|put (?:in )?(?:a )?new|new (?:bearings?|belts?|motor|"
-                    + "clutch|brake|seals?|screws?|nuts?|wiring|contactors?|switch(?:gear)?|pump|inverter|vfd|gibs?|chuck jaws|bushes)|changed the (?:oil|"
-                    + "bearings?|belts?|seals?)|(?:oil|bearings?|belts?) (?:was |were |has been |have been |been )?(?:changed|done|renewed)|swapped|"
-                    + "renewed|stripped (?:it )?(?:down|right)|had (?:it|the \\w+|that) (?:re)?(?:done|built|ground|wound|made|fixed)|converted (?:it )?to|"
-                    + "retrofitted|turned the \\w+ round|shimmed|trammed in|re-?wound|adjusted the (?:gibs?|clutch|brake|bearings?|nut))\\b");
+            Pattern.compile(
+                    "(?i)(?:was|were|been|is) adjusted|fitted (?:it|that|one|them)\\b|(?:belts?|bearings?|motor|pump|seals?|clutch|nut|screws?|feed)"
+                            + "(?: on the \\w+)?(?:'s| is| are) (?:all )?(?:brand )?new|\\b(?:re-?built|re-?conditioned|re-?furbished|re-?furb|re-?scraped|scraped in|re-?ground|"
+                            + "re-?bored|re-?wired|re-?painted|overhaul(?:ed)?|serviced|replaced|repaired|re-?bushed|re-?metalled|welded up|fixed\\b(?! (?:steady|"
+                            + "rest|centre|center|table))|fitted (?:a |an |some |new|it with)|put (?:a )?new|put (?:in )?(?:a )?new|new (?:bearings?|belts?|motor|"
+                            + "clutch|brake|seals?|screws?|nuts?|wiring|contactors?|switch(?:gear)?|pump|inverter|vfd|gibs?|chuck jaws|bushes)|changed the (?:oil|"
+                            + "bearings?|belts?|seals?)|(?:oil|bearings?|belts?) (?:was |were |has been |have been |been )?(?:changed|done|renewed)|swapped|"
+                            + "renewed|stripped (?:it )?(?:down|right)|had (?:it|the \\w+|that) (?:re)?(?:done|built|ground|wound|made|fixed)|converted (?:it )?to|"
+                            + "retrofitted|turned the \\w+ round|shimmed|trammed in|re-?wound|adjusted the (?:gibs?|clutch|brake|bearings?|nut))\\b");
 
     static final Pattern AWAITED =
             Pattern.compile("\\b(?:missing\\b(?! (?:a )?(?:tooth|teeth|a beat))|gone (?:missing|astray)|have gone\\b|lost\\b"
                     + "|can't find|cannot find|couldn't find|to follow\\b|on order|on (?:its|their) way|waiting (?:for|on)|awaiting|still to come|"
                     + "(?:i|we)(?:'ll| will) (?:find|dig|look|get you|get hold|send|bring|try and find|sort|have a look for)|not here\\b|somewhere"
-                    + " (?:here|about|around here|in the (?:shed|shop|barn|back|other))|haven't got|hasn't got|don't have|doesn't have|doesn't come with|"
-                    + "didn't come with|never had|no longer (?:has|have|got|with)|without (?:the|its|a|any)|there(?:'s| is| are) no (?:manual|chuck|"
+                    + " (?:here|about|around here|in the (?:shed|shop|barn|back|other|stores?|loft|yard|office))|haven't got|hasn't got|don't have|doesn't have|doesn't come with|"
+                    + "didn't come with|never had (?:a|an|one|any)\\b|no longer (?:has|have|got|with)|without (?:the|its|a|any)|(?:there(?:'s| is| are) )?\\bno (?:manual|chuck|"
                     + "tooling|steady|steadies|tailstock|vice|change ?wheels|guard|coolant|light|handle|key|faceplate|centre|cover)|isn't with it|"
                     + "not (?:included|supplied|with it)|won't be (?:going|included|with))\\b");
 
@@ -136,7 +138,7 @@ final class SpokenWords {
         kit("sleeves", "(?:morse )?(?:taper )?sleeves|drill sockets");
         kit("spanners", "spanners?|wrench(?:es)?|keys and spanners");
         function("reverse",
-                "reverse[sd]?(?! (?:the plug|in))|reversing|backwards|both (?:ways|directions)|forward and reverse|other way round",
+                "reverse[sd]?(?! (?:the plug|in))|reversing|backwards|(?:runs?|turns?|spindle) both (?:ways|directions)|forward and reverse|other way round",
                 "direction|feed-reverse|quill-reverse");
         function("brake", "(?:foot |spindle )?brakes?(?! shoe)|kick[- ]?bar", "check-BRAKE|foot-brake|kick-bar");
         function("power feed",
@@ -153,7 +155,7 @@ final class SpokenWords {
                 "clamp-.*|clamps-together|lock");
         function("coolant", "coolant(?! (?:pump|tank|tray))|suds(?! (?:pump|tank|tray))", "coolant");
         function("changes of speed",
-                "(?:change|changing|shift(?:s|ing)?|select(?:s|ing)?) (?:the )?(?:gears?|speeds?|range)|gear changes?|goes into"
+                "(?:changing|shift(?:s|ing)?|select(?:s|ing)?) (?:the )?(?:gears?|speeds?|range)|gear changes?|goes into"
                         + " (?:gear|range|low|high)|(?:gears?|lever) (?:engages?|drops? in|clicks? in)",
                 "");
         function("clutch", "clutch(?:es)?", "feed-clutch");
@@ -165,7 +167,7 @@ final class SpokenWords {
         function("lubrication",
                 "(?:one[- ]shot|auto(?:matic)?|central|way) (?:lube|lubrication|oiler)|oil(?:er)? (?:pump|sight glass)|splashing oil",
                 "lubrication|oilers");
-        function("lamp", "(?:work )?(?:light|lamp) (?:works?|comes on)", "lamp");
+        function("lamp", "(?:work )?(?:light|lamp),? (?:works?|comes on)", "lamp");
         function("elevation", "elevat(?:es?|ion|ing)|rise and fall|(?:arm|knee|head) (?:goes|going|moves|comes) (?:up|down)", "table-raise|"
                 + "clamped-elevation|travel");
         function("swivel", "swivels?|head (?:tilts|nods|turns)|table tilts", "head-swivels|head-tilts|table-tilts|grinder-table-swivels");
@@ -175,6 +177,7 @@ final class SpokenWords {
         function("chip conveyor", "(?:chip|swarf) conveyor", "chip-conveyor");
         function("depth stop", "depth stops?", "depth-stop|quill-off-stops");
         function("fine feed", "fine feed", "fine-feed");
+        function("readout", "(?:digital )?read-?outs?|d\\.?r\\.?o\\.?s?", "readout");
         function("infeed", "infeeds?|down[- ]?feed", "infeed-.*|down-feed-.*");
         function("spark-out", "spark(?:s|ing)?[- ]?out|dwell", "spark-out");
         function("tailstock", "tail ?stock (?:locks?|clamps?|moves|slides|comes|works?)", "tailstock-clamp|barrel-lock");

@@ -8,6 +8,7 @@ import tallledger.core.coverage.ShiftFeel;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
+import tallledger.core.film.FilmFile;
 import tallledger.core.ledger.FilmMoment;
 import tallledger.core.measuring.AxisTravel;
 import tallledger.core.measuring.BearingTemperature;
@@ -58,7 +59,7 @@ public final class FilmBears {
     /** Told by the hand or by a quiet ear. */
     private static final Set<String> FELT =
             Set.of("spindle-taper", "drill-taper", "gap-seat", "hand-wheel", "arbor-supports", "tool-drawbar",
-                    "magnetic-chuck", "feed-shaft-wear");
+                    "magnetic-chuck", "feed-shaft-wear", "turned-finish", "ground-finish", "bed-by-headstock", "earth", "level");
     private static final Set<Symptom> BY_HAND = EnumSet.of(Symptom.HOT, Symptom.RUNS_ROUGH);
 
     private FilmBears() {
@@ -78,12 +79,6 @@ public final class FilmBears {
      * @param footage films looked at, their cuts, and the stills
      */
     static Optional<Reason> refusal(Event event, Optional<Step> step, FilmMoment moment, UnaryOperator<String> routes, Footage footage) {
-        if (footage.film(moment.film()).isEmpty()) {
-            return Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN));
-        }
-        if (!footage.film(moment.film()).orElseThrow().holds(moment.until())) {
-            return Optional.of(Reason.of(SurveyReason.FILM_PAST_END, FilmMoment.shown(moment.until())));
-        }
         if (event instanceof WorkEvent.RunMade run) {
             return refusal(run.record(), moment, routes, footage);
         }
@@ -94,6 +89,16 @@ public final class FilmBears {
                 || event instanceof WorkEvent.Stopped || event instanceof WorkEvent.Repaired || event instanceof BookEvent.Camera
                 || event instanceof WorkEvent.CutDone;
         return atMachine ? Optional.of(Reason.of(SurveyReason.FILM_AT_MACHINE)) : Optional.empty();
+    }
+
+    /** Whether such a moment can be written at all: its film was opened, and is as long. */
+    static Optional<Reason> unknown(FilmMoment moment, Footage footage) {
+        Optional<FilmFile> film = footage.film(moment.film());
+        if (film.isEmpty()) {
+            return Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN));
+        }
+        return film.filter(f -> !f.holds(moment.until()))
+                .map(f -> Reason.of(SurveyReason.FILM_PAST_END, FilmMoment.shown(moment.until())));
     }
 
     /** A figure that something shows needs a still of what shows it; turns are counted in the film's own time. */

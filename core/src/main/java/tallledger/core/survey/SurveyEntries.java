@@ -332,9 +332,11 @@ public final class SurveyEntries {
         Entry entry = Entry.following(Optional.empty(), seen);
         Event event = Kind.named(draft.kind()).orElseThrow().read(entry);
         Optional<Step> step = event instanceof WorkEvent.StepDone done ? survey.steps().step(done.step()) : Optional.empty();
-        FilmBears.refusal(event, step, moment, settings -> keyOf(survey, settings), survey.footage()).ifPresent(because -> {
-            throw new Refused(because).at("form");
-        });
+        FilmBears.unknown(moment, survey.footage())
+                .or(() -> FilmBears.refusal(event, step, moment, settings -> keyOf(survey, settings), survey.footage()))
+                .ifPresent(because -> {
+                    throw new Refused(because).at("form");
+                });
         return seen;
     }
 

@@ -215,12 +215,12 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
 
     @Override
     public Optional<Reason> filmCut(FilmEvent.FilmCut event, Entry entry) {
-        return footage.film(event.film()).isPresent() ? TAKEN : Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN));
+        return TAKEN;
     }
 
     @Override
     public Optional<Reason> narration(FilmEvent.NarrationKept event, Entry entry) {
-        return footage.film(event.film()).isPresent() ? TAKEN : Optional.of(Reason.of(SurveyReason.FILM_UNKNOWN));
+        return TAKEN;
     }
 
     @Override

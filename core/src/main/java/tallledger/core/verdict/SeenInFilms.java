@@ -14,13 +14,13 @@ import tallledger.core.survey.Survey;
 record SeenInFilms(Survey survey, Map<Integer, FilmMoment> moments) {
 
     private static final int MOST_TIMES = 4;
+    /** Signs of its hash that a film is called by, where the entry that names it cannot be read. */
+    private static final int SHORT_HASH = 8;
 
     static SeenInFilms of(Survey survey) {
         Map<Integer, FilmMoment> moments = new LinkedHashMap<>();
-        if (!survey.footage().films().isEmpty()) {
-            for (Entry entry : survey.entries()) {
-                FilmMoment.of(entry).ifPresent(m -> moments.put(entry.sequence(), m));
-            }
+        for (Entry entry : survey.entries()) {
+            FilmMoment.of(entry).ifPresent(m -> moments.put(entry.sequence(), m));
         }
         return new SeenInFilms(survey, moments);
     }
@@ -38,13 +38,17 @@ record SeenInFilms(Survey survey, Map<Integer, FilmMoment> moments) {
     private List<Reason> films(List<FilmMoment> seen) {
         Map<String, List<FilmMoment>> byFilm = new LinkedHashMap<>();
         seen.forEach(m -> byFilm.computeIfAbsent(m.film(), f -> new ArrayList<>()).add(m));
-        return byFilm.entrySet().stream().flatMap(f -> survey.footage().film(f.getKey()).map(film -> places(film, f.getValue())).stream())
-                .toList();
+        return byFilm.entrySet().stream().map(f -> places(survey.footage().film(f.getKey()).map(SeenInFilms::named)
+                .orElse(f.getKey().substring(0, SHORT_HASH)), f.getValue())).toList();
     }
 
-    private static Reason places(FilmFile film, List<FilmMoment> moments) {
+    private static String named(FilmFile film) {
+        return film.made().isEmpty() ? film.from() : film.from() + ", " + film.made();
+    }
+
+    private static Reason places(String film, List<FilmMoment> moments) {
         List<String> times = moments.stream().map(FilmMoment::from).sorted().map(FilmMoment::shown).distinct().toList();
-        return Reason.of(VerdictReason.FILM_PLACES, film.made().isEmpty() ? film.from() : film.from() + ", " + film.made(),
+        return Reason.of(VerdictReason.FILM_PLACES, film,
                 times.size() > MOST_TIMES ? times.get(0) + " … " + times.get(times.size() - 1) : String.join(", ", times));
     }
 }

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tallledger.core.SurveyBook;
@@ -19,6 +20,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.MachinePart;
 import tallledger.core.family.StartItem;
 import tallledger.core.family.Step;
+import tallledger.core.film.FilmFile;
 import tallledger.core.gauge.Grade;
 import tallledger.core.kit.KitItem;
 import tallledger.core.kit.Lift;
@@ -26,6 +28,7 @@ import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
+import tallledger.core.machine.Claim;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
 import tallledger.core.rules.Rules;
@@ -79,6 +82,18 @@ class EventTest {
         Entry growl = book.run(levers, "", false, Symptom.GROWLS);
         book.write(SurveyEntries.regraded(by(), Regrade.parse(growl.sequence(), Severity.BEFORE_USE, "a bearing", Regrade.Whose.FAULT,
                 "100/200/600", "", ""), Severity.SOON));
+        String film = "a".repeat(64);
+        book.write(SurveyEntries.film(by(), FilmFile.typed(Map.of("film", film, "name", "a.mp4", "bytes", "4000000000", "length", "61.5",
+                "times", "0 0.04 0.08 0.12 0.2", "width", "640", "height", "360", "sound", "yes", "from", "the seller", "made", "May"))));
+        book.write(SurveyEntries.film(by(), FilmFile.typed(Map.of("film", "b".repeat(64), "name", "b.mp4", "bytes", "1", "from", "me"))));
+        book.write(SurveyEntries.filmCut(by(), book.survey(), film, "12.5"));
+        book.write(SurveyEntries.narration(by(), book.survey(), film, "the seller", 12,
+                new Attachment(FilmEvent.NarrationKept.TEXT, "2".repeat(64), "text/plain")));
+        book.write(SurveyEntries.heard(by(), new FilmEvent.Heard(FilmEvent.Heard.Answer.CLAIM, "the seller", "24 speeds", "k", "",
+                Optional.of(new Claim(Claim.Attribute.SPEED_COUNT, "24", Claim.Source.SELLER, "24 speeds")))));
+        book.write(SurveyEntries.heard(by(), new FilmEvent.Heard(FilmEvent.Heard.Answer.NEITHER, "the seller", "nice", "", "2 May",
+                Optional.empty())));
+        book.write(SurveyEntries.letter(by(), "the seller", List.of("0-1-0", "coolant")));
         book.write(SurveyEntries.strike(by(), book.entries(), growl.sequence(), "not that one"));
         book.write(SurveyEntries.stopped(by()));
         book.write(SurveyEntries.closed(by(), "f00d"));

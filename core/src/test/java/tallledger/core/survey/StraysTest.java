@@ -20,6 +20,7 @@ import tallledger.core.family.Family;
 import tallledger.core.family.FitOut;
 import tallledger.core.family.MachinePart;
 import tallledger.core.family.Step;
+import tallledger.core.film.FilmFile;
 import tallledger.core.gauge.Grade;
 import tallledger.core.house.House;
 import tallledger.core.kit.KitItem;
@@ -28,6 +29,8 @@ import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.Draft;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
+import tallledger.core.machine.Claim;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.plan.SheetPlan;
 import tallledger.core.reading.SpeedReading;
@@ -77,9 +80,29 @@ class StraysTest {
         write(SurveyEntries.photoMarked(Authorship.of(AT, ME), Survey.fold(machine, House.shipped(List.of()), chained()), taken,
                 "arrow 10 20 30 40 crack\nword 1 2 paint"));
         write(SurveyEntries.clip(Authorship.of(AT, ME), "lamp", new Attachment(Clip.FILM, "c".repeat(64), "video/mp4"), 5, "flickers"));
+        filmed();
         write(SurveyEntries.remark(Authorship.of(AT, ME), "clean shop"));
         write(SurveyEntries.stopped(Authorship.of(AT, ME)));
         write(SurveyEntries.strike(Authorship.of(AT, ME), chained(), 5, "wrong key"));
+    }
+
+    private void filmed() {
+        String film = "d".repeat(64);
+        write(SurveyEntries.film(Authorship.of(AT, ME),
+                FilmFile.typed(Map.of("film", film, "name", "a.mp4", "bytes", "4000", "length", "60",
+                        "times", "0 0.04 0.08 0.12", "from", "the seller"))));
+        Survey survey = Survey.fold(machine, House.shipped(List.of()), chained());
+        write(SurveyEntries.filmCut(Authorship.of(AT, ME), survey, film, "50"));
+        write(SurveyEntries.narration(Authorship.of(AT, ME), survey, film, "the seller", 3,
+                new Attachment(FilmEvent.NarrationKept.TEXT, "e".repeat(64), "text/plain")));
+        write(SurveyEntries.inFilm(survey, FilmMoment.typed(film, "3", "6", ""), SurveyEntries.heard(Authorship.of(AT, ME),
+                new FilmEvent.Heard(FilmEvent.Heard.Answer.CLAIM, "the seller", "24 speeds", "k", "",
+                        Optional.of(new Claim(Claim.Attribute.SPEED_COUNT, "24", Claim.Source.SELLER, "24 speeds"))))));
+        write(SurveyEntries.inFilm(survey, FilmMoment.typed(film, "10", "20", "8"), SurveyEntries.run(Authorship.of(AT, ME),
+                SurveyBook.BASIS, survey.drive(), new RunRecord(List.of("A", "forward"), Optional.of(SpeedReading.byFilm("16", "9.5", "25",
+                        "1", "")), Set.of(), Optional.empty(), false, false, false, ""),
+                Optional.of(FilmMoment.typed(film, "10", "20", "8")))));
+        write(SurveyEntries.letter(Authorship.of(AT, ME), "the seller", List.of("coolant")));
     }
 
     private void write(Draft draft) {

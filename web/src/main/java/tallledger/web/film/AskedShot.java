@@ -66,7 +66,7 @@ public record AskedShot(int number, String key, String name, String set, String 
         }
         String does = Arrays.stream(words.say(step.says("do")).split("(?<=[.;:])\\s+"))
                 .filter(s -> !s.matches("(?i).*\\b(?:type|write down|indicator|dial gauge|record)\\b.*")).collect(Collectors.joining(" "));
-        return does.isBlank() ? words.say("film.ask-look") : does;
+        return does.isBlank() || does.endsWith("?") ? words.say("film.ask-look") : does;
     }
 
     private static String picture(Step step, Words words) {
