@@ -44,7 +44,7 @@ class FilmDesk {
   begin() {
     this.find("#film-file").addEventListener("change", (e) => this.open(e.target.files[0]));
     this.desk.addEventListener("click", (e) => this.press(e.target.closest("[data-film]")?.dataset.film));
-    addEventListener("keydown", (e) => this.key(e));
+    window.addEventListener("keydown", (e) => this.key(e));
     this.frame.addEventListener("load", () => this.beside());
     this.video.addEventListener("error", () => this.cannot());
     this.video.addEventListener("timeupdate", () => this.show());
@@ -52,7 +52,7 @@ class FilmDesk {
     this.video.addEventListener("pause", () => this.show());
     this.find(".film-strip").addEventListener("click", (e) => this.go((e.offsetX / e.target.clientWidth) * this.length));
     this.find(".film-keep").addEventListener("submit", () => { this.find(".film-keep [name=seen]").value = this.head ?? ""; });
-    addEventListener("hashchange", () => this.wanted());
+    window.addEventListener("hashchange", () => this.wanted());
     this.listen();
     if (this.frame.contentDocument?.readyState === "complete") { this.beside(); }
   }

@@ -6,15 +6,15 @@ const A_PART = 8 * 1024 * 1024;
 
 const hex = (bytes) => Array.from(bytes, (b) => b.toString(16).padStart(2, "0")).join("");
 
-addEventListener("message", async ({ data: file }) => {
+self.addEventListener("message", async ({ data: file }) => {
   try {
     const hash = sha256.create();
     for (let at = 0; at < file.size; at += A_PART) {
       hash.update(new Uint8Array(await file.slice(at, at + A_PART).arrayBuffer()));
-      postMessage({ read: Math.min(file.size, at + A_PART) });
+      self.postMessage({ read: Math.min(file.size, at + A_PART) });
     }
-    postMessage({ hash: hex(hash.digest()) });
+    self.postMessage({ hash: hex(hash.digest()) });
   } catch (cannot) {
-    postMessage({ wrong: cannot.message });
+    self.postMessage({ wrong: cannot.message });
   }
 });

@@ -85,6 +85,7 @@ class ScriptsTest {
         CompilationLevel.BUNDLE.setOptionsForCompilationLevel(options);
         options.setLanguage(LanguageMode.UNSTABLE);
         options.setChecksOnly(true);
+        options.setChunkOutputType(CompilerOptions.ChunkOutputType.ES_MODULES);
         options.setCheckTypes(false);
         options.setWarningLevel(DiagnosticGroups.CHECK_TYPES, CheckLevel.OFF);
         options.setEnvironment(Environment.BROWSER);
@@ -92,7 +93,10 @@ class ScriptsTest {
                 DiagnosticGroups.UNDEFINED_VARIABLES, DiagnosticGroups.CHECK_USELESS_CODE, DiagnosticGroups.CONST,
                 DiagnosticGroups.MODULE_LOAD, DiagnosticGroups.DEPRECATED)
                 .forEach(group -> options.setWarningLevel(group, CheckLevel.ERROR));
-        Result result = compiler.compile(AbstractCommandLineRunner.getBuiltinExterns(Environment.BROWSER), scripts, options);
+        // What is vendored is imported by its own name and not read by the linter: an empty module stands for it.
+        List<SourceFile> all = new ArrayList<>(scripts);
+        all.add(SourceFile.fromCode("noble/sha2.js", "export const sha256 = null;"));
+        Result result = compiler.compile(AbstractCommandLineRunner.getBuiltinExterns(Environment.BROWSER), all, options);
         return Stream.concat(result.errors.stream(), result.warnings.stream()).map(JSError::toString).toList();
     }
 

@@ -100,10 +100,11 @@ public record Narration(List<SpokenSentence> sentences) {
 
     private static final int LONG_CLAUSE = 80;
     private static final int FEWEST_WORDS = 4;
-    private static final Pattern ANEW = Pattern.compile(
-            "(?<= )(?=(?:and (?:the|it|it's|you|i|we|then|there|there's|that's|a (?!half|quarter|third|bit|hundred)|next|now|also)|so|now|but|um"
-                    + "|okay|then|also|the \\w+ (?:\\w+ )?(?:is|has|does|works|doesn't|goes|runs|feeds?)|you(?:'ll)? get|you can|there's|there is|there are|i"
-                    + " (?:think|believe|don't|have|can)|i've|i'll|it's|it has|it comes|that's|this is|we've|we're|here's|right now|backlash|comes with)\\b)",
+    private static final Pattern ANEW = Pattern.compile("(?<= )(?=(?:"
+            + "and (?:the|it|it's|you|i|we|then|there|there's|that's|next|now|also|a (?!half|quarter|third|bit|hundred))"
+            + "|so|now|but|um|okay|then|also|the \\w+ (?:\\w+ )?(?:is|has|does|works|doesn't|goes|runs|feeds?)"
+            + "|you(?:'ll)? get|you can|there's|there is|there are|i (?:think|believe|don't|have|can)|i've|i'll"
+            + "|it's|it has|it comes|that's|this is|we've|we're|here's|right now|backlash|comes with)\\b)",
             Pattern.CASE_INSENSITIVE);
 
     private static void add(Run run, String text, int from, int until, List<SpokenSentence> into) {

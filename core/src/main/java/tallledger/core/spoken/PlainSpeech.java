@@ -22,7 +22,8 @@ final class PlainSpeech {
     private static final String TEEN = "(?:ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen)";
     private static final String TENS = "(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)";
     /** Behind two words for numbers these make them a count and a size, not one number. */
-    private static final String NOT_ONE = "(?![ -](?:inch|foot|jaw|jaws|tooth|teeth|ton|hp|horse|mil|mm|spline|station|speeds?|feeds?)\\b)";
+    private static final String NOT_ONE = "(?![ -](?:inch|foot|jaw|jaws|tooth|teeth|ton|hp|horse|mil|mm|spline|station|speeds?|"
+            + "feeds?)\\b)";
     private static final Pattern PAIR =
             Pattern.compile(
                     "(?<![\\w-])(?<!\\b(?:hundred|thousand) )(?<!\\b(?:hundred|thousand) and )(" + SMALL + ")[ -](" + TEEN + "|" + TENS
@@ -39,7 +40,8 @@ final class PlainSpeech {
         WRITTEN.put("\\b(travel|swing|bore|motor|table|weight|wheel|capacity|spindle|top|bottom|plate)'s\\b", "$1 is");
         WRITTEN.put("\\bspeeds (?:on|for|at|in) the spindle\\b", "speeds");
         WRITTEN.put("\\ba (hundred|thousand)\\b", "one $1");
-        WRITTEN.put("(?<=\\b(?:at|to|about|around|of|just|is|over|under|a good|near|nearly|roughly|and) )(hundred|thousand)\\b", "one $1");
+        WRITTEN.put("(?<=\\b(?:at|to|about|around|of|just|is|over|under|a good|near|nearly|roughly|and) )(hundred|"
+                + "thousand)\\b", "one $1");
         WRITTEN.put("\\bhalf (?:a )?thou\\b", "0.5 thou");
         WRITTEN.put("(?<!and a )\\bhalf (?:a |of a )?(tenth|horse)", "1/2 $1");
         WRITTEN.put("\\b(?:a )?half (?:an |of an )?inch\\b", "1/2 inch");

@@ -36,16 +36,21 @@ public final class Spoken {
     private static final String NUM = "(?<![\\w./-])(\\d{1,5}(?:\\.\\d+)?(?: \\d/\\d)?)";
     /** Behind a figure these make it no speed. */
     private static final String NO_SPEED =
-            "(?!\\d|\\.\\d|\\s*(?:mm|cm|m\\b|in\\b(?! (?:first|second|third|fourth|the|low|high|top|bottom|range|gear|[a-f]\\b|here|reverse))|inch|inches|\"|ft|foot|feet|thou|tenths?|kg|lbs?|kw|hp|horse|v\\b|volts?|"
-                    + "amps?|a\\b|hz|tons?|tonnes?|years?|months?|weeks?|days?|hours?|minutes?|seconds?|%|percent|per cent|quid|pounds?|dollars?|euros?|"
-                    + "grand|speeds?|feeds?|jaws?|teeth|tooth|threads?|degrees?|per\\b|tpi|by \\d|x \\d|/|morse|mt\\b|int\\b|taper|or \\d|to \\d|-\\d|"
+            "(?!\\d|\\.\\d|\\s*(?:mm|cm|m\\b|in\\b(?! (?:first|second|third|fourth|the|low|high|top|bottom|range|gear|[a-f]\\b|"
+                    + "here|reverse))|inch|inches|\"|ft|foot|feet|thou|tenths?|kg|lbs?|kw|hp|horse|v\\b|volts?|"
+                    + "amps?|a\\b|hz|tons?|tonnes?|years?|months?|weeks?|days?|hours?|minutes?|seconds?|%|percent|per cent|"
+                    + "quid|pounds?|dollars?|euros?|"
+                    + "grand|speeds?|feeds?|jaws?|teeth|tooth|threads?|degrees?|per\\b|tpi|by \\d|x \\d|/|morse|mt\\b|int\\b|"
+                    + "taper|or \\d|to \\d|-\\d|"
                     + "collets?|holders?|machines?|of (?:them|those|these)|phase|arbou?rs?|chucks?|drawers?|stead))";
     private static final Pattern FIGURE = Pattern.compile(NUM + "(\\s*rpm)?" + NO_SPEED);
     /** Right before a figure, with little between: it runs so fast now. */
     private static final Pattern RUNS =
             Pattern.compile("\\b(?:that's|that is|that'll be|this is|this one's|here's|here is|it's|it is|now|next|then|"
-                    + "up|down|doing|running|runs|going|goes|turning|spinning|set|we're|at|into|in|try|on|through|for|and|show you|do|gives?(?: us| me| you)?|gets?|have|got|make it)"
-                    + "(?: (?:it's|it|is|at|about|around|roughly|nearly|a|the|in|on|to|say|bottom|top|range|gear|speed|first|second|third|fourth|low|high|"
+                    + "up|down|doing|running|runs|going|goes|turning|spinning|set|we're|at|into|in|try|on|through|for|and|"
+                    + "show you|do|gives?(?: us| me| you)?|gets?|have|got|make it)"
+                    + "(?: (?:it's|it|is|at|about|around|roughly|nearly|a|the|in|on|to|say|bottom|top|range|gear|speed|first|"
+                    + "second|third|fourth|low|high|"
                     + "one|[a-f]|\\d))*[ ,]*$");
     /** A figure before it or behind it with this between is one end of a range. */
     private static final Pattern BEFORE_RANGE =
@@ -57,9 +62,12 @@ public final class Spoken {
                     + "rpm|back ?gear|belt|pulley)\\b");
     private static final Pattern OTHER =
             Pattern.compile("\\b(?:(?:the|that|my|our|his|her|another) (?:other|next|new|old|bigger|smaller|big|little)?"
-                    + " ?(?:one|lathe|mill|drill|grinder|machine)s? (?:over there|behind|next to|next door|in the corner|we|i (?:had|have|sold|bought|kept)|"
-                    + "is (?:sold|gone|staying))|the other (?:lathe|mill|drill|grinder|machine|one)|(?:unlike|compared (?:to|with)|better than|same as) (?:the|a|"
-                    + "my|our|his) |another (?:lathe|mill|drill|grinder|machine)|its (?:brother|sister|bigger|smaller)|not this one)\\b");
+                    + " ?(?:one|lathe|mill|drill|grinder|machine)s? (?:over there|behind|next to|next door|in the corner|we|"
+                    + "i (?:had|have|sold|bought|kept)|"
+                    + "is (?:sold|gone|staying))|the other (?:lathe|mill|drill|grinder|machine|one)|(?:unlike|compared (?:to|"
+                    + "with)|better than|same as) (?:the|a|"
+                    + "my|our|his) |another (?:lathe|mill|drill|grinder|machine)|its (?:brother|sister|bigger|smaller)|"
+                    + "not this one)\\b");
     private static final Pattern NAMED =
             Pattern.compile("\\b(?:the|a|an|my|our) ([A-Z][a-z]{3,}(?: [A-Z][a-z]+)?) ([A-Z]{0,3}\\d{1,4}[A-Z]{0,2})\\b");
     private static final Pattern ENGLISH = Pattern.compile("\\b(?:the|and|it|is|that|this|of|to|in|a|with|you|we|for|on|so)\\b",
@@ -200,7 +208,8 @@ public final class Spoken {
         while (m.find()) {
             String before = plain.substring(0, m.start());
             boolean year =
-                    plain.substring(0, m.start()).matches(".*\\b(?:in|since|by the makers in|from|until) $") && number(m.group(1)) >= 1900
+                    plain.substring(0, m.start()).matches(".*\\b(?:in|since|by the makers in|from|"
+                            + "until) $") && number(m.group(1)) >= 1900
                             && number(m.group(1)) < 2100;
             boolean never = before.matches(".*\\b(?:never|don't|wouldn't|won't|can't|not)\\b(?!.*\\b(?:but|so|then|now|here)\\b).*");
             boolean end = year || never || BEFORE_RANGE.matcher(before).find() || AFTER_RANGE.matcher(plain.substring(m.end())).find();

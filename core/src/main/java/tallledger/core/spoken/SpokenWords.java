@@ -9,73 +9,118 @@ final class SpokenWords {
 
     /** What leaves a sentence open. "About" and "around" do where a figure follows. */
     static final Pattern HEDGE = Pattern.compile("\\b(?:i (?:believe|think|reckon|guess|suppose|assume|would say|would imagine|gather|"
-            + "couldn't (?:tell|say)|can't (?:remember|say)|don't (?:know|remember))|i'd (?:say|guess|imagine)|i'm (?:told|not sure|guessing|"
-            + "pretty sure)|not (?:a hundred percent|100 ?%|too|quite|entirely|really) sure|as far as i (?:know|can tell|remember)|to the best"
-            + " of my|from memory|if i remember|supposed(?:ly)?(?: to)?|apparently|presumably|maybe|perhaps|probably|possibly|more or less|"
-            + "give or take|or so\\b|or thereabouts|ish\\b|should (?:be|do|run|work|go|hold|have|come|all)|ought to|must be|might (?:be|have|"
-            + "need)|could be|don't quote me|somewhere (?:around|between|near|in)|in the region of|ball ?park|they (?:say|said|told me)|so i'm"
-            + " told|seems? to|appears? to|looks like)\\b|(?:about|around|roughly|approximately|circa|nearly|getting on for|something like)"
+            + "couldn't (?:tell|say)|can't (?:remember|say)|don't (?:know|remember))|i'd (?:say|guess|imagine)|i'm (?:told|"
+            + "not sure|guessing|"
+            + "pretty sure)|not (?:a hundred percent|100 ?%|too|quite|entirely|really) sure|as far as i (?:know|can tell|"
+            + "remember)|to the best"
+            + " of my|from memory|if i remember|supposed(?:ly)?(?: to)?|apparently|presumably|maybe|perhaps|probably|possibly|"
+            + "more or less|"
+            + "give or take|or so\\b|or thereabouts|ish\\b|should (?:be|do|run|work|go|hold|have|come|all)|ought to|must be|"
+            + "might (?:be|have|"
+            + "need)|could be|don't quote me|somewhere (?:around|between|near|in)|in the region of|ball ?park|they (?:say|said|"
+            + "told me)|so i'm"
+            + " told|seems? to|appears? to|looks like)\\b|(?:about|around|roughly|approximately|circa|nearly|getting on for|"
+            + "something like)"
             + " (?:a |an |the )?[.\\d]|\\d ?-?ish\\b");
 
-    static final Pattern PRAISE = Pattern.compile("\\b(?:lovely|beautiful(?:ly)?|excellent|mint|perfect(?:ly)?|immaculate|superb|fantastic|"
-            + "great (?:machine|lathe|mill|drill|grinder|condition|shape|little|runner|nick|old)|like new|as new|first class|top notch|tip"
-            + " top|runs? (?:like a (?:dream|watch|sewing machine|clock|top)|sweet(?:ly)?|nice(?:ly)?|true|great)|smooth(?:ly)?|quiet(?:ly)?|"
-            + "silent|(?:no|not a(?: bit of)?|without any) (?:noise|sound|vibration)s?|sounds? (?:good|sweet|lovely|great|nice|healthy)|"
-            + "(?:nice and |very |really |still |good and )(?:tight|solid|clean|tidy|straight|crisp|positive)|(?:very |really )?nice (?:machine|"
-            + "condition|lathe|mill|drill|grinder|clean|tight)|good (?:condition|nick|order|runner|shape|clean machine|solid machine|honest)|"
-            + "well (?:looked after|kept|maintained|cared for)|never (?:been )?(?:abused|crashed|let (?:us|me) down|missed a beat|hammered)|no"
-            + " complaints|can(?:'t|not) fault|built like a tank|bullet ?proof|strong (?:machine|as)|accurate as|a joy|honest machine|cracking|"
+    static final Pattern PRAISE = Pattern.compile("\\b(?:lovely|beautiful(?:ly)?|excellent|mint|perfect(?:ly)?|immaculate|"
+            + "superb|fantastic|"
+            + "great (?:machine|lathe|mill|drill|grinder|condition|shape|little|runner|nick|old)|like new|as new|first class|"
+            + "top notch|tip"
+            + " top|runs? (?:like a (?:dream|watch|sewing machine|clock|top)|sweet(?:ly)?|nice(?:ly)?|true|great)|"
+            + "smooth(?:ly)?|quiet(?:ly)?|"
+            + "silent|(?:no|not a(?: bit of)?|without any) (?:noise|sound|vibration)s?|sounds? (?:good|sweet|lovely|great|nice|"
+            + "healthy)|"
+            + "(?:nice and |very |really |still |good and )(?:tight|solid|clean|tidy|straight|crisp|positive)|(?:very |"
+            + "really )?nice (?:machine|"
+            + "condition|lathe|mill|drill|grinder|clean|tight)|good (?:condition|nick|order|runner|shape|clean machine|"
+            + "solid machine|honest)|"
+            + "well (?:looked after|kept|maintained|cared for)|never (?:been )?(?:abused|crashed|let (?:us|me) down|"
+            + "missed a beat|hammered)|no"
+            + " complaints|can(?:'t|not) fault|built like a tank|bullet ?proof|strong (?:machine|as)|accurate as|a joy|"
+            + "honest machine|cracking|"
             + "hardly (?:been )?used|very little (?:use|wear)|spot on|bang on|dead true|a pleasure)\\b");
 
     static final Pattern ADMITS =
             Pattern.compile("\\b(?:worn|wear (?:in|on|near|at)|leak(?:s|ing|y|ed)?|weep(?:s|ing)?|drips?|seep(?:s|ing)?|"
-                    + "crack(?:ed|s)?|chipped|chip(?:s)? (?:out|on|off|in)|broken|bust(?:ed)?|bent|seized|stiff|sticks?\\b(?! (?:of|out|to the))|sticky|"
-                    + "slips?\\b|slipping|jumps? out|pops? out|knock(?:s|ing)?\\b(?! .{0,24}(?:off|quid|pounds|down|out|money))|rattl(?:es?|ing)|growl(?:s|ing)?|whin(?:es?|ing)|hums?\\b|"
-                    + "squeal(?:s|ing)?|squeak(?:s|ing|y)?|grumbl(?:es?|ing)|rumbl(?:es?|ing)|nois(?:y|e)\\b|vibrat(?:es?|ion|ing)|backlash|slop(?:py)?\\b"
-                    + "|play in|loose\\b|rust(?:y|ed)?\\b|pitt(?:ed|ing)|dents?\\b|dings?\\b|scor(?:ed|ing)|scratch(?:ed|es)?|gouge[ds]?|doesn't (?:work|"
-                    + "run|go|engage|hold|turn|start|stop|read|light|pump|trip|always)|does not (?:work|run|go|engage|hold|turn|start|stop)|won't"
-                    + " (?:work|run|go|engage|hold|turn|start|stop|stay|shift|move)|will not (?:engage|hold|start|stay|run)|not (?:working|hooked up|"
-                    + "connected|wired)|(?<!you'll )(?<!you )(?<!you'd )(?<!would )needs? (?:a |an |some |new |to be |looking|doing|work|adjust|attention|replac|cleaning|tlc)|wants? (?:a new|"
-                    + "looking|doing|adjusting|new|replacing)|could do with|tooth (?:missing|gone|broken)|missing (?:a )?(?:tooth|teeth)|runs? (?:hot|"
-                    + "warm|rough)|gets (?:hot|warm)|burn(?:t|ed) out|blown|(?<!it )(?<!stops )dead\\b(?! (?:true|stop|centre|center|slow|easy|quiet|straight|man))|faulty|"
-                    + "temperamental|intermittent|tired\\b|rough\\b|a bit (?:of|slow|loose|low|rough|sloppy|tight|stiff|noisy|tired)|been (?:crashed|"
-                    + "dropped|hit)|bodged|bypassed|repair(?:ed)? (?:weld|tooth)|out of (?:true|square|level|tram|line)|the only (?:thing|problem|"
-                    + "issue|fault)|one (?:thing|problem|issue|fault) (?:with|is)|(?:doesn't|don't|didn't|can't get \\w+(?: \\w+)? to) (?:want to |like to )?(?:go|engage|shift|stay|come)|can't get|hard to (?:get|engage|shift|turn)|weak\\b|lags?\\b|a bit \\w+)\\b");
+                    + "crack(?:ed|s)?|chipped|chip(?:s)? (?:out|on|off|in)|broken|bust(?:ed)?|bent|seized|stiff|"
+                    + "sticks?\\b(?! (?:of|out|to the))|sticky|"
+                    + "slips?\\b|slipping|jumps? out|pops? out|knock(?:s|ing)?\\b(?! .{0,24}(?:off|quid|pounds|down|out|"
+                    + "money))|rattl(?:es?|ing)|growl(?:s|ing)?|whin(?:es?|ing)|hums?\\b|"
+                    + "squeal(?:s|ing)?|squeak(?:s|ing|y)?|grumbl(?:es?|ing)|rumbl(?:es?|ing)|nois(?:y|e)\\b|vibrat(?:es?|ion|"
+                    + "ing)|backlash|slop(?:py)?\\b"
+                    + "|play in|loose\\b|rust(?:y|ed)?\\b|pitt(?:ed|ing)|dents?\\b|dings?\\b|scor(?:ed|ing)|scratch(?:ed|es)?|"
+                    + "gouge[ds]?|doesn't (?:work|"
+                    + "run|go|engage|hold|turn|start|stop|read|light|pump|trip|always)|does not (?:work|run|go|engage|hold|"
+                    + "turn|start|stop)|won't"
+                    + " (?:work|run|go|engage|hold|turn|start|stop|stay|shift|move)|will not (?:engage|hold|start|stay|run)|"
+                    + "not (?:working|hooked up|"
+                    + "connected|wired)|(?<!you'll )(?<!you )(?<!you'd )(?<!would )needs? (?:a |an |some |new |to be |looking|"
+                    + "doing|work|adjust|attention|replac|cleaning|tlc)|wants? (?:a new|"
+                    + "looking|doing|adjusting|new|replacing)|could do with|tooth (?:missing|gone|broken)|"
+                    + "missing (?:a )?(?:tooth|teeth)|runs? (?:hot|"
+                    + "warm|rough)|gets (?:hot|warm)|burn(?:t|ed) out|blown|(?<!it )(?<!stops )dead\\b(?! (?:true|stop|centre|"
+                    + "center|slow|easy|quiet|straight|man))|faulty|"
+                    + "temperamental|intermittent|tired\\b|rough\\b|a bit (?:of|slow|loose|low|rough|sloppy|tight|stiff|noisy|"
+                    + "tired)|been (?:crashed|"
+                    + "dropped|hit)|bodged|bypassed|repair(?:ed)? (?:weld|tooth)|out of (?:true|square|level|tram|line)|"
+                    + "the only (?:thing|problem|"
+                    + "issue|fault)|one (?:thing|problem|issue|fault) (?:with|is)|(?:doesn't|don't|didn't|"
+                    + "can't get \\w+(?: \\w+)? to) (?:want to |like to )?(?:go|engage|shift|stay|come)|can't get|"
+                    + "hard to (?:get|engage|shift|turn)|weak\\b|lags?\\b|a bit \\w+)\\b");
 
     /** Where one of these stands a few words before, nothing is admitted. */
-    static final Pattern DENIES = Pattern.compile("\\b(?:no|not|not any|isn't|aren't|never|without|nothing|none|hardly any|doesn't|don't|"
+    static final Pattern DENIES = Pattern.compile("\\b(?:no|not|not any|isn't|aren't|never|without|nothing|none|hardly any|"
+            + "doesn't|don't|"
             + "hasn't|haven't|didn't|no real|zero|very little|virtually no|next to no|can't (?:hear|see|feel|find))\\b[^,;.]{0,24}$");
 
     static final Pattern REPAIR =
             Pattern.compile(
-                    "(?i)(?:was|were|been|is) adjusted|fitted (?:it|that|one|them)\\b|(?:belts?|bearings?|motor|pump|seals?|clutch|nut|screws?|feed)"
-                            + "(?: on the \\w+)?(?:'s| is| are) (?:all )?(?:brand )?new|\\b(?:re-?built|re-?conditioned|re-?furbished|re-?furb|re-?scraped|scraped in|re-?ground|"
-                            + "re-?bored|re-?wired|re-?painted|overhaul(?:ed)?|serviced|replaced|repaired|re-?bushed|re-?metalled|welded up|fixed\\b(?! (?:steady|"
-                            + "rest|centre|center|table))|fitted (?:a |an |some |new|it with)|put (?:a )?new|put (?:in )?(?:a )?new|new (?:bearings?|belts?|motor|"
-                            + "clutch|brake|seals?|screws?|nuts?|wiring|contactors?|switch(?:gear)?|pump|inverter|vfd|gibs?|chuck jaws|bushes)|changed the (?:oil|"
-                            + "bearings?|belts?|seals?)|(?:oil|bearings?|belts?) (?:was |were |has been |have been |been )?(?:changed|done|renewed)|swapped|"
-                            + "renewed|stripped (?:it )?(?:down|right)|had (?:it|the \\w+|that) (?:re)?(?:done|built|ground|wound|made|fixed)|converted (?:it )?to|"
-                            + "retrofitted|turned the \\w+ round|shimmed|trammed in|re-?wound|adjusted the (?:gibs?|clutch|brake|bearings?|nut))\\b");
+                    "(?i)(?:was|were|been|is) adjusted|fitted (?:it|that|one|them)\\b|(?:belts?|bearings?|motor|pump|seals?|"
+                            + "clutch|nut|screws?|feed)"
+                            + "(?: on the \\w+)?(?:'s| is| are) (?:all )?(?:brand )?new|\\b(?:re-?built|re-?conditioned|"
+                            + "re-?furbished|re-?furb|re-?scraped|scraped in|re-?ground|"
+                            + "re-?bored|re-?wired|re-?painted|overhaul(?:ed)?|serviced|replaced|repaired|re-?bushed|"
+                            + "re-?metalled|welded up|fixed\\b(?! (?:steady|"
+                            + "rest|centre|center|table))|fitted (?:a |an |some |new|it with)|put (?:a )?new|"
+                            + "put (?:in )?(?:a )?new|new (?:bearings?|belts?|motor|"
+                            + "clutch|brake|seals?|screws?|nuts?|wiring|contactors?|switch(?:gear)?|pump|inverter|vfd|gibs?|"
+                            + "chuck jaws|bushes)|changed the (?:oil|"
+                            + "bearings?|belts?|seals?)|(?:oil|bearings?|belts?) (?:was |were |has been |have been |"
+                            + "been )?(?:changed|done|renewed)|swapped|"
+                            + "renewed|stripped (?:it )?(?:down|right)|had (?:it|the \\w+|that) (?:re)?(?:done|built|ground|"
+                            + "wound|made|fixed)|converted (?:it )?to|"
+                            + "retrofitted|turned the \\w+ round|shimmed|trammed in|re-?wound|adjusted the (?:gibs?|clutch|"
+                            + "brake|bearings?|nut))\\b");
 
     static final Pattern AWAITED =
             Pattern.compile("\\b(?:missing\\b(?! (?:a )?(?:tooth|teeth|a beat))|gone (?:missing|astray)|have gone\\b|lost\\b"
-                    + "|can't find|cannot find|couldn't find|to follow\\b|on order|on (?:its|their) way|waiting (?:for|on)|awaiting|still to come|"
-                    + "(?:i|we)(?:'ll| will) (?:find|dig|look|get you|get hold|send|bring|try and find|sort|have a look for)|not here\\b|somewhere"
-                    + " (?:here|about|around here|in the (?:shed|shop|barn|back|other|stores?|loft|yard|office))|haven't got|hasn't got|don't have|doesn't have|doesn't come with|"
-                    + "didn't come with|never had (?:a|an|one|any)\\b|no longer (?:has|have|got|with)|without (?:the|its|a|any)|(?:there(?:'s| is| are) )?\\bno (?:manual|chuck|"
-                    + "tooling|steady|steadies|tailstock|vice|change ?wheels|guard|coolant|light|handle|key|faceplate|centre|cover)|isn't with it|"
+                    + "|can't find|cannot find|couldn't find|to follow\\b|on order|on (?:its|their) way|waiting (?:for|on)|"
+                    + "awaiting|still to come|"
+                    + "(?:i|we)(?:'ll| will) (?:find|dig|look|get you|get hold|send|bring|try and find|sort|have a look for)|"
+                    + "not here\\b|somewhere"
+                    + " (?:here|about|around here|in the (?:shed|shop|barn|back|other|stores?|loft|yard|office))|haven't got|"
+                    + "hasn't got|don't have|doesn't have|doesn't come with|"
+                    + "didn't come with|never had (?:a|an|one|any)\\b|no longer (?:has|have|got|with)|without (?:the|its|a|"
+                    + "any)|(?:there(?:'s| is| are) )?\\bno (?:manual|chuck|"
+                    + "tooling|steady|steadies|tailstock|vice|change ?wheels|guard|coolant|light|handle|key|faceplate|centre|"
+                    + "cover)|isn't with it|"
                     + "not (?:included|supplied|with it)|won't be (?:going|included|with))\\b");
 
     static final Pattern EITHER =
             Pattern.compile("\\beither\\b.*\\bor\\b|\\b(?:one or the other|whichever (?:you|suits|one)|your choice|take your"
-                    + " pick|you can have (?:this|the|either|it)\\b.*\\bor\\b|or (?:i|we) (?:can|could|will)\\b|or i'll|if you(?:'d)? (?:want|prefer|rather|like)"
-                    + "\\b.*\\b(?:instead|i can|i'll|we can|we'll|or)|choose between|instead of the|with or without|not both|swap (?:it|that) for)\\b");
+                    + " pick|you can have (?:this|the|either|it)\\b.*\\bor\\b|or (?:i|we) (?:can|could|will)\\b|or i'll|"
+                    + "if you(?:'d)? (?:want|prefer|rather|like)"
+                    + "\\b.*\\b(?:instead|i can|i'll|we can|we'll|or)|choose between|instead of the|with or without|not both|"
+                    + "swap (?:it|that) for)\\b");
 
     /** What gives a thing away with the machine. */
     static final Pattern GIVEN =
             Pattern.compile("\\b(?:comes? with|go(?:es)? with|going with|include[sd]?|including|you(?:'ll| will)? (?:also )?get|"
-                    + "throw in|thrown in|supplied|supply|i(?:'ve| have) got|we(?:'ve| have) got|it(?:'s| has) (?:also )?got|it has|it(?:'s| is) (?:got )?fitted"
-                    + " with|has got|there(?:'s| is| are)|with it\\b|along with|together with|plus|as well as|complete with|here(?:'s| is| are)|these are|"
+                    + "throw in|thrown in|supplied|supply|i(?:'ve| have) got|we(?:'ve| have) got|it(?:'s| has) (?:also )?got|"
+                    + "it has|it(?:'s| is) (?:got )?fitted"
+                    + " with|has got|there(?:'s| is| are)|with it\\b|along with|together with|plus|as well as|complete with|"
+                    + "here(?:'s| is| are)|these are|"
                     + "comes? (?:a|the)|in the (?:box|drawer|cabinet|cupboard)|full set|set of|spare|all the|and (?:a|an|the|two|\\d)|"
                     + "part of the (?:deal|sale)|chuck(?:ing)? in|leave (?:it|the|you)|sold with)\\b");
 
@@ -121,7 +166,8 @@ final class SpokenWords {
         kit("boring bars", "boring (?:bars?|heads?)");
         kit("clamps", "clamp(?:ing)? (?:kit|set)s?|set of clamps|t-?nuts");
         kit("manual",
-                "(?:original |operator's |instruction |parts )?manuals?(?! (?:feed|machine|lathe|pump|shift|change|gear|operation))|handbooks?|"
+                "(?:original |operator's |instruction |parts )?manuals?(?! (?:feed|machine|lathe|pump|shift|change|gear|"
+                        + "operation))|handbooks?|"
                         + "parts (?:list|book)s?");
         kit("readout", "(?:digital )?read-?outs?|d\\.?r\\.?o\\.?s?");
         kit("taper attachment", "taper(?: turning)? attachments?");
@@ -138,12 +184,14 @@ final class SpokenWords {
         kit("sleeves", "(?:morse )?(?:taper )?sleeves|drill sockets");
         kit("spanners", "spanners?|wrench(?:es)?|keys and spanners");
         function("reverse",
-                "reverse[sd]?(?! (?:the plug|in))|reversing|backwards|(?:runs?|turns?|spindle) both (?:ways|directions)|forward and reverse|other way round",
+                "reverse[sd]?(?! (?:the plug|in))|reversing|backwards|(?:runs?|turns?|spindle) both (?:ways|directions)|"
+                        + "forward and reverse|other way round",
                 "direction|feed-reverse|quill-reverse");
         function("brake", "(?:foot |spindle )?brakes?(?! shoe)|kick[- ]?bar", "check-BRAKE|foot-brake|kick-bar");
         function("power feed",
                 "power (?:cross[- ]?|long(?:itudinal)? |table |down ?|quill )?feeds?|(?:auto(?:matic)?|self[- ]?act) (?:cross )?feeds?|"
-                        + "feeds? (?:is |are )?(?:engaged|in|on|work(?:s|ing)?)|feed(?:s|ing)? (?:along|across|down|both ways|in and out|the table)|under"
+                        + "feeds? (?:is |are )?(?:engaged|in|on|work(?:s|ing)?)|feed(?:s|ing)? (?:along|across|down|both ways|"
+                        + "in and out|the table)|under"
                         + " power",
                 "feed");
         function("rapid", "rapids?(?: traverse)?|rapid(?:ing|s) (?:across|up|down|the)", "rapid");
@@ -168,9 +216,12 @@ final class SpokenWords {
                 "(?:one[- ]shot|auto(?:matic)?|central|way) (?:lube|lubrication|oiler)|oil(?:er)? (?:pump|sight glass)|splashing oil",
                 "lubrication|oilers");
         function("lamp", "(?:work )?(?:light|lamp),? (?:works?|comes on)", "lamp");
-        function("elevation", "elevat(?:es?|ion|ing)|rise and fall|(?:arm|knee|head) (?:goes|going|moves|comes) (?:up|down)", "table-raise|"
-                + "clamped-elevation|travel");
-        function("swivel", "swivels?|head (?:tilts|nods|turns)|table tilts", "head-swivels|head-tilts|table-tilts|grinder-table-swivels");
+        function("elevation", "elevat(?:es?|ion|ing)|rise and fall|(?:arm|knee|head) (?:goes|going|moves|comes) (?:up|"
+                + "down)",
+                "table-raise|"
+                        + "clamped-elevation|travel");
+        function("swivel", "swivels?|head (?:tilts|nods|turns)|table tilts", "head-swivels|head-tilts|table-tilts|"
+                + "grinder-table-swivels");
         function("tapping", "tapping|taps (?:a )?hole", "tapping");
         function("drawbar", "(?:power |air )?draw ?bars?", "tool-drawbar");
         function("tool changer", "tool ?changers?|changes? tools", "tool-change");

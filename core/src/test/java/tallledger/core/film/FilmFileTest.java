@@ -69,7 +69,7 @@ class FilmFileTest {
         assertThat(FrameRate.parse("")).isEmpty();
     }
 
-    /** 200.0 mm over 400 px, 150 px: 75 mm; u = 75·√((1.5/150)² + (1.5/400)² + (0.02887/200)²) = 0.8011; planes 20 in 1 000 apart: 1.7005. */
+    /** 200.0 mm over 400 px, 150 px: 75 mm; u = 75·√((1.5/150)² + (1.5/400)² + (0.02887/200)²) = 0.8011; planes 20 in 1 000: 1.7005. */
     @Test
     void aLengthInThePictureByAKnownOne() {
         PictureLength flat = PictureLength.parse("0 0, 400 0, 0 50, 0 200", "200.0", "", "", LengthUnit.MM);
