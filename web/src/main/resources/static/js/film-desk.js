@@ -6,6 +6,7 @@ import { PicturePoints } from "./film-points.js";
 /** A larger file's sound is not read whole: its level is drawn as it plays. */
 const WHOLE_SOUND = 200 * 1024 * 1024;
 const STRIP = 720;
+const ENOUGH_FRAMES = 24;
 const SMALL = { width: 32, height: 18 };
 const KEYS = { p: "play", t: "tap", f: "frame-first", h: "frame-last", g: "levers", c: "cut", s: "still", r: "measure", a: "loop-from",
   e: "loop-until", u: "loop-off" };
@@ -127,24 +128,38 @@ class FilmDesk {
       + " converter; the new file is another film and has a hash of its own.");
   }
 
-  /** Plays a second or two without sound, to see the times of its frames; then goes back to the beginning. */
+  /**
+   * Plays a second or two without sound, to see the times of its frames; then goes back to the beginning. A computer that leaves frames out
+   * would see fewer than there are: then it is played slower.
+   */
   async measureFrames() {
     const { video } = this;
     video.muted = true;
-    video.playbackRate = 0.5;
-    const until = Date.now() + 4000;
-    try {
-      await video.play();
-      while (this.frames.times.length < 40 && Date.now() < until && !video.ended && video.requestVideoFrameCallback) {
-        await new Promise((resolve) => { setTimeout(resolve, 400); video.requestVideoFrameCallback(resolve); });
-      }
-    } catch (blocked) { /* Nothing is counted then: the server says so. */ }
+    for (const speed of [0.5, 0.25]) {
+      const dropped = video.getVideoPlaybackQuality?.().droppedVideoFrames ?? 0;
+      await this.watchFrames(speed);
+      if ((video.getVideoPlaybackQuality?.().droppedVideoFrames ?? 0) === dropped) { break; }
+    }
     video.pause();
     if (video.duration === Infinity) { await this.findEnd(); }
     this.go(0);
     video.playbackRate = 1;
     video.muted = false;
     this.find("[name=rate]").value = this.frames.rate ? this.frames.rate.toFixed(3).replace(/\.?0+$/, "") : "";
+  }
+
+  async watchFrames(speed) {
+    const { video } = this;
+    this.frames = new FrameTimes();
+    video.playbackRate = speed;
+    const until = Date.now() + 4000;
+    try {
+      await video.play();
+      while (this.frames.times.length < ENOUGH_FRAMES && Date.now() < until && !video.ended && video.requestVideoFrameCallback) {
+        await new Promise((resolve) => { setTimeout(resolve, 400); video.requestVideoFrameCallback(resolve); });
+      }
+    } catch (blocked) { /* Nothing is counted then: the server says so. */ }
+    video.pause();
   }
 
   /** A file that does not say how long it is is gone through to its end once. */
@@ -180,7 +195,10 @@ class FilmDesk {
   async sound(file) {
     this.level = new Float32Array(STRIP);
     this.heard = false;
-    if (file.size > WHOLE_SOUND) { return; }
+    if (file.size > WHOLE_SOUND) {
+      this.hearAsItPlays();
+      return;
+    }
     try {
       const audio = new AudioContext();
       const decoded = await audio.decodeAudioData(await file.arrayBuffer());
@@ -189,6 +207,25 @@ class FilmDesk {
       audio.close();
     } catch (none) { /* Without sound the strip has none. */ }
     this.draw();
+  }
+
+  /** The level of a long film's sound is seen as it plays. */
+  hearAsItPlays() {
+    if (this.meter) { return; }
+    const audio = new AudioContext();
+    this.meter = audio.createAnalyser();
+    const source = audio.createMediaElementSource(this.video);
+    source.connect(this.meter);
+    this.meter.connect(audio.destination);
+    this.video.addEventListener("play", () => audio.resume());
+  }
+
+  hear() {
+    if (!this.meter || !this.length || this.video.paused) { return; }
+    const heard = new Float32Array(this.meter.fftSize);
+    this.meter.getFloatTimeDomainData(heard);
+    const place = Math.min(STRIP - 1, Math.floor((this.now / this.length) * STRIP));
+    this.level[place] = Math.max(this.level[place], heard.reduce((a, b) => Math.max(a, Math.abs(b)), 0));
   }
 
   /* Keys. */
@@ -380,6 +417,10 @@ class FilmDesk {
 
   still() {
     const { video } = this;
+    if (!video.videoWidth) {
+      this.says("This film has no picture.");
+      return;
+    }
     const canvas = Object.assign(document.createElement("canvas"), { width: video.videoWidth, height: video.videoHeight });
     canvas.getContext("2d").drawImage(video, 0, 0);
     const form = this.find(".film-still");
@@ -417,6 +458,7 @@ class FilmDesk {
     this.at = frame.mediaTime;
     this.frames.add(frame.mediaTime, frame.presentedFrames);
     this.jump();
+    this.hear();
     if (this.loop.from !== null && this.loop.until > this.loop.from && this.at >= this.loop.until && !this.video.paused) {
       this.go(this.loop.from);
     }

@@ -21,7 +21,6 @@ public final class Screenshots {
         VIEWS.put("speeds", "/surveys/3/speeds");
         VIEWS.put("drive", "/machines/11/drive");
         VIEWS.put("faults", "/surveys/3/faults");
-        VIEWS.put("step", "/surveys/22/run?step=clamp-arm");
         VIEWS.put("movement", "/surveys/20/movement");
         VIEWS.put("board", "/surveys/3/board");
         VIEWS.put("accuracy", "/surveys/20/accuracy");
@@ -39,11 +38,23 @@ public final class Screenshots {
     public static void main(String[] names) {
         try {
             take(Browser.open().page(), List.of(names));
+            film(Browser.open().page(), List.of(names));
             inTheHand(Browser.phone(390).page(), 390, 844, "pocket", List.of(names));
             inTheHand(Browser.phone(820).page(), 820, 1180, "tablet", List.of(names));
             System.exit(0);
         } finally {
             System.exit(1);
+        }
+    }
+
+    private static void film(Page page, List<String> names) {
+        if (names.isEmpty() || names.contains("film")) {
+            page.navigate(App.demo().url("/surveys/3/desk"));
+            page.click("[data-film=example]");
+            page.waitForSelector(".film-stage:not([hidden])");
+            page.evaluate("() => { document.querySelector('video').currentTime = 12; }");
+            page.waitForTimeout(800);
+            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("docs/screenshots", "film.png")));
         }
     }
 
@@ -58,7 +69,7 @@ public final class Screenshots {
     }
 
     private static void take(Page page, List<String> names) {
-        for (String sheet : List.of(VIEWS.get("run-sheet"), VIEWS.get("step"))) {
+        for (String sheet : List.of(VIEWS.get("run-sheet"))) {
             page.navigate(App.demo().url(sheet));
             if (page.locator(".start").count() > 0) {
                 page.locator("input[name=safe]").all().forEach(check -> check.check());

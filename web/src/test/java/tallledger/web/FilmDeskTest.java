@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.net.http.HttpResponse;
@@ -35,6 +36,8 @@ class FilmDeskTest {
 
     private static final Path FILM = Path.of("src/main/resources/static/film/aldwark-410.webm");
     private static final Path TRUTH = Path.of("src/test/resources/film/aldwark-410-truth.csv");
+    /** A film is read, and played for a moment, before anything is said of it. */
+    private static final LocatorAssertions.ContainsTextOptions PATIENT = new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
     private final App app = App.demo();
     private final Browser browser = Browser.open();
     private final Page page = browser.page();
@@ -53,7 +56,7 @@ class FilmDeskTest {
         page.navigate(app.url("/surveys/" + survey + "/desk"));
         page.setInputFiles("#film-file", FILM);
         page.waitForSelector(".film-stage:not([hidden])");
-        assertThat(page.locator(".film-known")).containsText(name);
+        assertThat(page.locator(".film-known")).containsText(name, PATIENT);
     }
 
     private void noted(long survey) {
@@ -91,10 +94,10 @@ class FilmDeskTest {
         assertThat(film.width()).isEqualTo(480);
         page.navigate(app.url("/surveys/" + survey + "/desk"));
         page.setInputFiles("#film-file", new FilePayload("quite another name.webm", "video/webm", Files.readAllBytes(FILM)));
-        assertThat(page.locator(".film-known")).containsText("this film is noted");
+        assertThat(page.locator(".film-known")).containsText("this film is noted", PATIENT);
         page.setInputFiles("#film-file", new FilePayload("aldwark-410.webm", "video/webm", "no film at all".getBytes()));
-        assertThat(page.locator(".film-wrong")).containsText("cannot play this film");
-        assertThat(page.locator(".film-known")).containsText("not noted yet");
+        assertThat(page.locator(".film-wrong")).containsText("cannot play this film", PATIENT);
+        assertThat(page.locator(".film-known")).containsText("not noted yet", PATIENT);
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -84,7 +84,15 @@ public record Narration(List<SpokenSentence> sentences) {
     /** What goes on and on without a stop is parted where speakers begin anew. */
     private static void clauses(Run run, String text, int from, int until, List<SpokenSentence> into) {
         int begins = from;
-        if (until - from > LONG_CLAUSE && text.substring(from, until).chars().filter(c -> c == ',').count() < 2) {
+        if (until - from > LONGEST) {
+            // Nobody says so much in one breath: it is read piece by piece, so that no text keeps anybody waiting.
+            while (until - begins > A_PIECE) {
+                int blank = text.lastIndexOf(' ', begins + A_PIECE);
+                int end = blank > begins ? blank : begins + A_PIECE;
+                add(run, text, begins, end, into);
+                begins = end;
+            }
+        } else if (until - from > LONG_CLAUSE && text.substring(from, until).chars().filter(c -> c == ',').count() < 2) {
             Matcher m = ANEW.matcher(text).region(from, until);
             m.useTransparentBounds(true);
             while (m.find()) {
@@ -98,6 +106,8 @@ public record Narration(List<SpokenSentence> sentences) {
         add(run, text, begins, until, into);
     }
 
+    private static final int LONGEST = 2000;
+    private static final int A_PIECE = 400;
     private static final int LONG_CLAUSE = 80;
     private static final int FEWEST_WORDS = 4;
     private static final Pattern ANEW = Pattern.compile("(?<= )(?=(?:"

@@ -33,45 +33,49 @@ final class PlainSpeech {
                     + "(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?)\\b");
     private static final Pattern OH = Pattern.compile("\\b(" + SMALL + ") oh (one|two|three|four|five|six|seven|eight|nine)\\b");
     private static final Pattern POINT = Pattern.compile("\\bpoint((?:[ -]" + DIGIT + "\\b){1,5})(?![ -](?:teen|hundred))");
-    private static final Map<String, String> WRITTEN = new LinkedHashMap<>();
+    private static final Map<Pattern, String> WRITTEN = new LinkedHashMap<>();
 
     static {
-        WRITTEN.put("\\b(?:uh|um|er|erm|ah|you know|i mean|sort of|kind of|obviously|basically)\\b,?\\s*", "");
-        WRITTEN.put("\\b(travel|swing|bore|motor|table|weight|wheel|capacity|spindle|top|bottom|plate)'s\\b", "$1 is");
-        WRITTEN.put("\\bspeeds (?:on|for|at|in) the spindle\\b", "speeds");
-        WRITTEN.put("\\ba (hundred|thousand)\\b", "one $1");
-        WRITTEN.put("(?<=\\b(?:at|to|about|around|of|just|is|over|under|a good|near|nearly|roughly|and) )(hundred|"
+        written("\\b(?:uh|um|er|erm|ah|you know|i mean|sort of|kind of|obviously|basically)\\b,?\\s*", "");
+        written("\\b(travel|swing|bore|motor|table|weight|wheel|capacity|spindle|top|bottom|plate)'s\\b", "$1 is");
+        written("\\bspeeds (?:on|for|at|in) the spindle\\b", "speeds");
+        written("\\ba (hundred|thousand)\\b", "one $1");
+        written("(?<=\\b(?:at|to|about|around|of|just|is|over|under|a good|near|nearly|roughly|and) )(hundred|"
                 + "thousand)\\b", "one $1");
-        WRITTEN.put("\\bhalf (?:a )?thou\\b", "0.5 thou");
-        WRITTEN.put("(?<!and a )\\bhalf (?:a |of a )?(tenth|horse)", "1/2 $1");
-        WRITTEN.put("\\b(?:a )?half (?:an |of an )?inch\\b", "1/2 inch");
-        WRITTEN.put("\\b(?:a )?quarter(?: of an|-| )? ?inch\\b", "1/4 inch");
-        WRITTEN.put("\\b(?:a |one )?couple (?:of )?(?!years|weeks|days|months|times)", "2 ");
-        WRITTEN.put("\\b(?:a )?pair of\\b", "2");
-        WRITTEN.put("\\b(?:a )?dozen\\b", "12");
-        WRITTEN.put("\\ban? (met(?:re|er)|foot|ton|tonne|inch and)\\b(?! (?:steady|rest|brake|pedal|switch|of))", "1 $1");
-        WRITTEN.put("\\b(\\w+|\\d+) (?:of an|of a) (inch|thou)\\b", "$1 $2");
-        WRITTEN.put("\\bthousandths?(?: of an inch| inch)?\\b", "thou");
-        WRITTEN.put("\\bmil{1,2}i?met(?:re|er)s?\\b|\\bmills?(?= (?:travel|over|between|of|swing|bore|in))", "mm");
-        WRITTEN.put("\\bcentimet(?:re|er)s?\\b", "cm");
-        WRITTEN.put("\\bmet(?:re|er)s?\\b", "m");
-        WRITTEN.put("\\bkilo(?:gram(?:me)?s?|s)\\b", "kg");
-        WRITTEN.put("\\bkilowatts?\\b", "kw");
-        WRITTEN.put("\\bhorse ?power\\b", "hp");
-        WRITTEN.put("\\bnumber (\\w+) morse\\b(?! taper)", "number $1 morse taper");
-        WRITTEN.put("(?<!swing )\\bover the bed\\b", "swing over the bed");
-        WRITTEN.put("\\br\\.? ?p\\.? ?m\\.?s?\\b|\\brev(?:olution)?s? ?(?:per|a|/) ?min(?:ute)?\\b", "rpm");
-        WRITTEN.put("\\brevs\\b", "rpm");
+        written("\\bhalf (?:a )?thou\\b", "0.5 thou");
+        written("(?<!and a )\\bhalf (?:a |of a )?(tenth|horse)", "1/2 $1");
+        written("\\b(?:a )?half (?:an |of an )?inch\\b", "1/2 inch");
+        written("\\b(?:a )?quarter(?: of an|-| )? ?inch\\b", "1/4 inch");
+        written("\\b(?:a |one )?couple (?:of )?(?!years|weeks|days|months|times)", "2 ");
+        written("\\b(?:a )?pair of\\b", "2");
+        written("\\b(?:a )?dozen\\b", "12");
+        written("\\ban? (met(?:re|er)|foot|ton|tonne|inch and)\\b(?! (?:steady|rest|brake|pedal|switch|of))", "1 $1");
+        written("\\b(\\w+|\\d+) (?:of an|of a) (inch|thou)\\b", "$1 $2");
+        written("\\bthousandths?(?: of an inch| inch)?\\b", "thou");
+        written("\\bmil{1,2}i?met(?:re|er)s?\\b|\\bmills?(?= (?:travel|over|between|of|swing|bore|in))", "mm");
+        written("\\bcentimet(?:re|er)s?\\b", "cm");
+        written("\\bmet(?:re|er)s?\\b", "m");
+        written("\\bkilo(?:gram(?:me)?s?|s)\\b", "kg");
+        written("\\bkilowatts?\\b", "kw");
+        written("\\bhorse ?power\\b", "hp");
+        written("\\bnumber (\\w+) morse\\b(?! taper)", "number $1 morse taper");
+        written("(?<!swing )\\bover the bed\\b", "swing over the bed");
+        written("\\br\\.? ?p\\.? ?m\\.?s?\\b|\\brev(?:olution)?s? ?(?:per|a|/) ?min(?:ute)?\\b", "rpm");
+        written("\\brevs\\b", "rpm");
     }
 
     private PlainSpeech() {
     }
 
+    private static void written(String said, String as) {
+        WRITTEN.put(Pattern.compile(said), as);
+    }
+
     /** In lower case. */
     static String of(String spoken) {
         String text = spoken.toLowerCase(Locale.ROOT).replace('’', '\'').replaceAll("\\s+", " ");
-        for (Map.Entry<String, String> form : WRITTEN.entrySet()) {
-            text = Pattern.compile(form.getKey()).matcher(text).replaceAll(form.getValue());
+        for (Map.Entry<Pattern, String> form : WRITTEN.entrySet()) {
+            text = form.getKey().matcher(text).replaceAll(form.getValue());
         }
         text = OH.matcher(text).replaceAll("$1 hundred and $2");
         text = THOUSAND.matcher(text).replaceAll("thousand $1 hundred and $2");

@@ -63,6 +63,10 @@ final class DriveFold {
         }
         Run run = Run.of(entry, route, event, table, rules, footage);
         runs.add(run);
+        if (run.seen().isPresent() && Optional.ofNullable(latest.get(route)).filter(r -> r.seen().isEmpty()).isPresent()) {
+            // What was run at the machine stands over what a film of it shows, whichever was looked at first.
+            return Optional.empty();
+        }
         latest.remove(route);
         latest.put(route, run);
         passed.remove(route);

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,6 +22,7 @@ import tallledger.core.kit.KitItem;
 import tallledger.core.kit.KitList;
 import tallledger.core.kit.Lift;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.ledger.NotedEntry;
 import tallledger.core.machine.MachineDescription;
 import tallledger.core.measuring.SpindleCheck;
@@ -60,6 +62,7 @@ final class StepFold {
     private Optional<Task> lastTask = Optional.empty();
     private Instant last = Instant.MIN;
 
+    private final Set<Integer> seenInFilms = new HashSet<>();
     private final Map<Integer, Severity> severities = new HashMap<>();
 
     /**
@@ -161,6 +164,15 @@ final class StepFold {
         }
         StepResult result = judged.computeIfAbsent(entry.sequence(), s -> StepResult.of(entry, event, step, unit, rules));
         event.confirmed().forEach(this::confirm);
+        boolean filmed = FilmMoment.isSaid(entry);
+        if (filmed) {
+            seenInFilms.add(entry.sequence());
+        }
+        if (filmed && Optional.ofNullable(latest.get(step.id())).filter(r -> !seenInFilms.contains(r.entry())).isPresent()) {
+            // What was done at the machine stands over what a film of it shows.
+            all.add(result);
+            return Optional.empty();
+        }
         record(result);
         if (!result.isBad()) {
             result.as(Mounted.class).ifPresent(wheel -> wheelMark = Optional.of(wheel));

@@ -247,6 +247,24 @@ class FilmedSurveyTest {
         assertThat(film.percent()).contains(6L);
     }
 
+    /** A film looked at after the visit takes nothing of it back; struck, the film counts. */
+    @Test
+    void whatWasDoneAtTheMachineStandsOverTheFilm() {
+        Entry run = book.run(List.of("B", "3"), "251", false);
+        Entry travel = book.step("lamp", false);
+        seen(new RunRecord(List.of("B", "3"), Optional.empty(), Set.of(), Optional.empty(), false, false, false, ""), "3", "9", "2");
+        Step lamp = book.ledger().step("lamp").orElseThrow();
+        book.write(SurveyEntries.inFilm(book.survey(), FilmMoment.typed(FILM, "40", "41", ""), SurveyEntries.stepInFilm(by(), book.ledger(),
+                lamp, Map.of(), SurveyBook.BASIS, true, "dark")));
+        assertThat(book.spindle().latest().values()).extracting(Run::entry).containsExactly(run.sequence());
+        assertThat(book.ledger().latest().get(lamp.id()).entry()).isEqualTo(travel.sequence());
+        assertThat(book.spindle().runs()).hasSize(2);
+        book.write(SurveyEntries.strike(by(), book.entries(), run.sequence(), "wrong"));
+        book.write(SurveyEntries.strike(by(), book.entries(), travel.sequence(), "wrong"));
+        assertThat(book.spindle().latest().values()).extracting(Run::outcome).containsExactly(Outcome.UNDECIDED);
+        assertThat(book.ledger().latest().get(lamp.id()).isBad()).isTrue();
+    }
+
     @Test
     void theSameFilmOpenedAgainIsOneFilm() {
         book.write(SurveyEntries.film(by(), FilmFile.typed(Map.of("film", FILM, "name", "renamed.mp4", "bytes", "5", "from", "a friend"))));

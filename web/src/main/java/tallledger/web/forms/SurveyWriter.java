@@ -161,6 +161,9 @@ public class SurveyWriter {
         if (!typed.has("author")) {
             typed.refuse("author", Reason.of(LedgerReason.AUTHOR_MISSING));
         }
+        if (FilmForm.isFramed(request)) {
+            typed.refuse("form", Reason.of(WebReason.FILM_ELSEWHERE));
+        }
         List<Draft> drafts = read.get();
         if (!typed.isClean()) {
             response.setStatus(422);

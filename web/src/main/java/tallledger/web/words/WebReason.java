@@ -26,6 +26,7 @@ public enum WebReason implements ReasonCode {
     ENTRIES_SHOWN("entries.shown", "count", "chosen", "all"),
     FEED_LEVER("feed.lever", "length"),
     FILM_BEARS_NOT("film.bears-not-here"),
+    FILM_ELSEWHERE("film.elsewhere"),
     FILM_NOT_OPEN("film.not-open"),
     FORM_NO_KEY("form.no-key"),
     HEADS_BOOK("heads.book", "book", "had"),
