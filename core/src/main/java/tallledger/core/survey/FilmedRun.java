@@ -36,7 +36,10 @@ final class FilmedRun {
                 .map(second -> Reason.of(SurveyReason.FILM_CUT_WITHIN, FilmMoment.shown(second)));
         return within.or(() -> footage.cutAfterSetting(moment)
                 .map(second -> Reason.of(SurveyReason.FILM_SETTING_CUT, FilmMoment.shown(second))))
-                .or(() -> moment.set().isEmpty() ? Optional.of(Reason.of(SurveyReason.FILM_SETTING_SAID)) : Optional.empty())
+                // Where there is nothing to set, nothing about it is only said.
+                .or(() -> moment.set().isEmpty() && !table.train().settings(route).isEmpty()
+                        ? Optional.of(Reason.of(SurveyReason.FILM_SETTING_SAID))
+                        : Optional.empty())
                 .or(() -> count.flatMap(c -> alike(route, c, table, rules)));
     }
 
