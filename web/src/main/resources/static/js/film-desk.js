@@ -49,6 +49,7 @@ class FilmDesk {
     this.frame.addEventListener("load", () => this.beside());
     this.video.addEventListener("error", () => this.cannot());
     this.video.addEventListener("timeupdate", () => this.show());
+    this.video.addEventListener("seeking", () => { this.at = undefined; });
     this.video.addEventListener("seeked", () => this.show());
     this.video.addEventListener("pause", () => this.show());
     this.find(".film-strip").addEventListener("click", (e) => this.go((e.offsetX / e.target.clientWidth) * this.length));
