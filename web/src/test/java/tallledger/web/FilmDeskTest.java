@@ -7,8 +7,10 @@ import com.microsoft.playwright.Frame;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
@@ -16,6 +18,8 @@ import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.ledger.FilmMoment;
@@ -127,10 +131,27 @@ class FilmDeskTest {
         assertThat(run.seen().orElseThrow().from().doubleValue()).isBetween(6.0, 6.5);
         page.navigate(app.url("/surveys/" + survey + "/verdict/statement"));
         assertThat(page.locator("main")).containsText("In the film from the pattern shop, at 0:06");
+        page.click(".statement a[data-film-at]:has-text('play 0:06')");
+        page.waitForURL("**/desk?film=*");
+        String hash = run.seen().get().film();
+        Map<String, String> zip = zip(survey);
+        assertThat(zip.get("films/" + hash + ".vtt")).startsWith("WEBVTT\n\nNOTE Film aldwark-410.webm, SHA-256 " + hash)
+                .contains("00:00:06.", " --> 00:00:58.", run.entry() + " A 1");
         page.navigate(app.url("/surveys/" + survey + "/entries"));
         page.click("a[data-film-at]");
         page.waitForURL("**/desk?film=*");
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    private Map<String, String> zip(long survey) throws IOException {
+        Map<String, String> files = new HashMap<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(
+                page.request().get(app.url("/surveys/" + survey + "/survey.zip")).body()))) {
+            for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+                files.put(e.getName(), new String(in.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        }
+        return files;
     }
 
     @Test
@@ -151,10 +172,16 @@ class FilmDeskTest {
         assertThat(heard.heard().answer()).isEqualTo(Heard.Answer.CLAIM);
         assertThat(heard.moment().map(FilmMoment::shown)).contains("0:03");
         assertThat(ClaimVerdict.of(now(survey).core())).anyMatch(v -> v.heard().isPresent());
+        String text = now(survey).core().footage().narrations().get(0).what().text().sha256();
+        assertThat(zip(survey).get("narrations/" + text + ".txt"))
+                .isEqualToNormalizingNewlines(Files.readString(FILM.resolveSibling("aldwark-410.vtt")));
         said.click("[data-answer='4']");
         assertThat(said.locator(".film-offer .sub").first()).containsText("3 of");
         page.click(".film-tabs a[data-tab=film]");
-        assertThat(beside("/desk/film").locator("main")).containsText("Said and not shown");
+        Frame notes = beside("/desk/film");
+        assertThat(notes.locator("main")).containsText("Said and not shown");
+        assertThat(notes.locator("tr:has-text('Nobody speaks')")).containsText("nowhere for 3 s");
+        assertThat(notes.locator("tr:has-text('Nothing noted yet')")).containsText("0:07 to 0:58");
         assertThat(browser.complaints()).isEmpty();
     }
 
@@ -172,6 +199,10 @@ class FilmDeskTest {
         said.fill("#text", "0:09 <b onclick=alert(1)>Here is</b> <script>alert(2)</script> five hundred.\n0:03 Das ist der erste Gang.");
         said.click("text=Read it");
         assertThat(said.locator(".film-heard")).containsText("time before that of the line before");
+        page.click(".film-tabs a[data-tab=film]");
+        Frame notes = beside("/desk/film");
+        assertThat(notes.locator("tr:has-text('Nobody speaks') a")).hasText(new String[] {"0:00 to 0:03", "0:13 to 0:58"});
+        assertThat(notes.locator(".film-silent")).hasCount(2);
         assertThat(said.locator(".film-heard script").count()).isZero();
         assertThat(browser.complaints()).isEmpty();
     }

@@ -2,6 +2,7 @@ package tallledger.core.spoken;
 
 import java.math.BigDecimal;
 import java.util.Optional;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.machine.Claim;
 import tallledger.core.reason.Reason;
 
@@ -48,6 +49,11 @@ public record Find(SaidOf kind, BigDecimal second, BigDecimal until, String word
     /** By which it is known again, so that what was answered is not offered twice. */
     public String key() {
         return second.stripTrailingZeros().toPlainString() + " " + kind.name() + " " + about;
+    }
+
+    /** Where in a film it is said. */
+    public FilmMoment moment(String film) {
+        return new FilmMoment(film, second, until.max(second), Optional.empty());
     }
 
     Find doubted(Reason because) {

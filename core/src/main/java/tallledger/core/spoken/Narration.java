@@ -20,8 +20,6 @@ public record Narration(List<SpokenSentence> sentences) {
 
     /** Who says nothing for so long has ended a sentence, s. */
     private static final BigDecimal PAUSE = new BigDecimal("1.2");
-    /** What a line takes where nobody says when it ends, s. */
-    private static final BigDecimal A_LINE = BigDecimal.valueOf(4);
     private static final int LONG_WITHOUT_STOP = 160;
     private static final int ENDLESS = 400;
     private static final int MILLISECONDS = 3;
@@ -125,6 +123,6 @@ public record Narration(List<SpokenSentence> sentences) {
     }
 
     private static BigDecimal end(TimedText.Cue cue) {
-        return cue.until().filter(u -> u.compareTo(cue.from()) > 0).orElse(cue.from().add(A_LINE));
+        return cue.until().filter(u -> u.compareTo(cue.from()) > 0).orElse(cue.from().add(TimedText.A_LINE));
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tallledger.core.film.Gap;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 
@@ -22,6 +23,8 @@ public record TimedText(List<Cue> cues, List<Reason> doubts) {
 
     public static final int MOST_CHARACTERS = 800_000;
     public static final int MOST_LINES = 12_000;
+    /** What a line takes at most where nobody says when it ends, s. */
+    static final BigDecimal A_LINE = BigDecimal.valueOf(4);
     private static final String CLOCK = "(?:(\\d{1,2}):)?(\\d{1,3}):(\\d{2})(?:[.,](\\d{1,3}))?";
     private static final Pattern FROM_TO = Pattern.compile("\\s*" + CLOCK + "\\s*-->\\s*" + CLOCK + ".*");
     private static final Pattern BEGINS = Pattern.compile("\\s*[\\[(<]?" + CLOCK + "[\\])>]?\\s*[-–—:|]?\\s*(.*)");
@@ -32,6 +35,27 @@ public record TimedText(List<Cue> cues, List<Reason> doubts) {
 
     /** @param until empty where only its beginning is known */
     public record Cue(BigDecimal from, Optional<BigDecimal> until, String text) {
+    }
+
+    /** Who says nothing for so long is silent, s (house). */
+    private static final BigDecimal SILENT = BigDecimal.valueOf(3);
+
+    /**
+     * Where nobody speaks, by texts of one film together.
+     *
+     * @param end second at which the film ends
+     */
+    public static List<Gap> silences(List<TimedText> texts, BigDecimal end) {
+        List<Gap> spoken = new ArrayList<>();
+        for (TimedText text : texts) {
+            for (int i = 0; i < text.cues.size(); i++) {
+                Cue cue = text.cues.get(i);
+                BigDecimal next = i + 1 < text.cues.size() ? text.cues.get(i + 1).from : end;
+                spoken.add(new Gap(cue.from, cue.until.filter(u -> u.compareTo(cue.from) > 0)
+                        .orElse(cue.from.add(A_LINE).min(next.max(cue.from)))));
+            }
+        }
+        return Gap.between(spoken, end, SILENT);
     }
 
     /** @throws Refused where it is none, or longer than what anybody says of a machine */

@@ -3,7 +3,9 @@ package tallledger.core.survey;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import tallledger.core.film.FilmFile;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.FilmMoment;
@@ -18,10 +20,11 @@ import tallledger.core.ledger.NotedEntry;
  * @param heard      what persons make of it
  * @param stills     pictures of a film kept at a step
  * @param letters    what somebody was asked to film
+ * @param moments    where in a film an entry that counts was made from, by its number
  */
 public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEvent.FilmCut>> cuts,
         List<NotedEntry<FilmEvent.NarrationKept>> narrations, List<HeardThing> heard, List<Still> stills,
-        List<NotedEntry<FilmEvent.LetterSent>> letters) {
+        List<NotedEntry<FilmEvent.LetterSent>> letters, Map<Integer, FilmMoment> moments) {
 
     /** @param moment where in a film; empty for what was said elsewhere */
     public record HeardThing(int entry, String author, FilmEvent.Heard heard, Optional<FilmMoment> moment) {
@@ -38,6 +41,7 @@ public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEven
         heard = List.copyOf(heard);
         stills = List.copyOf(stills);
         letters = List.copyOf(letters);
+        moments = Map.copyOf(moments);
     }
 
     /** All of a book that counts, whatever order it was written in: a cut found late breaks what was told over it. */
@@ -48,8 +52,10 @@ public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEven
         List<HeardThing> heard = new ArrayList<>();
         List<Still> stills = new ArrayList<>();
         List<NotedEntry<FilmEvent.LetterSent>> letters = new ArrayList<>();
+        Map<Integer, FilmMoment> moments = new TreeMap<>();
         decoded.counting().forEach(h -> {
             Entry entry = h.entry();
+            FilmMoment.of(entry).ifPresent(m -> moments.put(entry.sequence(), m));
             if (h.event() instanceof FilmEvent.FilmOpened opened) {
                 films.removeIf(f -> f.what().sha256().equals(opened.film().sha256()));
                 films.add(new NotedEntry<>(opened.film(), entry.sequence()));
@@ -58,14 +64,16 @@ public record Footage(List<NotedEntry<FilmFile>> films, List<NotedEntry<FilmEven
             } else if (h.event() instanceof FilmEvent.NarrationKept kept) {
                 narrations.add(new NotedEntry<>(kept, entry.sequence()));
             } else if (h.event() instanceof FilmEvent.Heard said) {
-                heard.add(new HeardThing(entry.sequence(), entry.by().author().written(), said, FilmMoment.of(entry)));
+                heard.add(new HeardThing(entry.sequence(), entry.by().author().written(), said,
+                        Optional.ofNullable(moments.get(entry.sequence()))));
             } else if (h.event() instanceof FilmEvent.LetterSent sent) {
                 letters.add(new NotedEntry<>(sent, entry.sequence()));
             } else if (h.event() instanceof BookEvent.PhotoTaken photo) {
-                FilmMoment.of(entry).ifPresent(m -> stills.add(new Still(entry.sequence(), photo.photo().step(), m)));
+                Optional.ofNullable(moments.get(entry.sequence()))
+                        .ifPresent(m -> stills.add(new Still(entry.sequence(), photo.photo().step(), m)));
             }
         });
-        return new Footage(films, cuts, narrations, heard, stills, letters);
+        return new Footage(films, cuts, narrations, heard, stills, letters, moments);
     }
 
     public Optional<FilmFile> film(String sha256) {

@@ -46,7 +46,7 @@ public record ClaimVerdict(Claim claim, Standing standing, Reason because, List<
 
     /** Every claim against all that was recorded: those of the machine's description in its order, then those heard since. */
     public static List<ClaimVerdict> of(Survey survey) {
-        SeenInFilms films = SeenInFilms.of(survey);
+        SeenInFilms films = new SeenInFilms(survey);
         return Stream.concat(survey.machine().claims().stream().map(claim -> of(claim, survey)),
                 survey.footage().claims().stream().map(h -> of(h.heard().claim().orElseThrow(), survey).heardAs(h)))
                 .map(v -> v.seen(films)).toList();

@@ -88,7 +88,7 @@ public record ConditionStatement(List<StatementSentence> sentences) {
         strays(survey).forEach((because, entries) -> s
                 .add(new StatementSentence(Heading.RECORD, Reason.of(VerdictReason.STATEMENT_STRAY, entries.size(), because), entries)));
         s.sort(Comparator.comparing(StatementSentence::heading));
-        SeenInFilms films = SeenInFilms.of(survey);
+        SeenInFilms films = new SeenInFilms(survey);
         return new ConditionStatement(s.stream().map(said -> new StatementSentence(said.heading(), films.said(said.words(), said.entries()),
                 said.entries())).toList());
     }

@@ -13,7 +13,7 @@ import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Outcome;
 import tallledger.core.drive.Route;
 import tallledger.core.film.FilmFile;
-import tallledger.core.ledger.Entry;
+import tallledger.core.film.Gap;
 import tallledger.core.ledger.FilmMoment;
 import tallledger.core.survey.Footage.HeardThing;
 import tallledger.core.survey.Run;
@@ -57,9 +57,11 @@ public record FilmCoverage(FilmFile film, Coverage.Counts speeds, int steps, Lis
 
     private static FilmCoverage of(Survey survey, FilmFile film) {
         Map<Integer, FilmMoment> moments = new LinkedHashMap<>();
-        for (Entry entry : survey.entries()) {
-            FilmMoment.of(entry).filter(m -> m.film().equals(film.sha256())).ifPresent(m -> moments.put(entry.sequence(), m));
-        }
+        survey.footage().moments().forEach((entry, moment) -> {
+            if (moment.film().equals(film.sha256())) {
+                moments.put(entry, moment);
+            }
+        });
         List<TaskResult> seen = survey.made().stream().filter(m -> moments.containsKey(m.entry())).toList();
         List<HeardThing> heard = survey.footage().heard().stream().filter(h -> moments.containsKey(h.entry())).toList();
         List<Stretch> stretches = new ArrayList<>();
@@ -99,6 +101,15 @@ public record FilmCoverage(FilmFile film, Coverage.Counts speeds, int steps, Lis
             }
         }
         return sum;
+    }
+
+    /** Shorter ones are a breath, or the time a lever takes, s (house). */
+    private static final BigDecimal SHORTEST_REST = BigDecimal.valueOf(5);
+
+    /** Where nothing of it was noted: nothing that it shows, nothing that is said; empty where nobody knows how long it is. */
+    public List<Gap> unnoted() {
+        return film.seconds().map(end -> Gap.between(stretches.stream().map(s -> new Gap(s.from, s.until)).toList(), end, SHORTEST_REST))
+                .orElse(List.of());
     }
 
     /** Whole seconds of it that prove something. */

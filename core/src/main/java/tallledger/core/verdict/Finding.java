@@ -143,7 +143,7 @@ public record Finding(Severity severity, Reason about, Reason what, Reason brief
             }
         }
         survey.steps().kit().broken().forEach(broken -> findings.add(of(Severity.SOON, KIT, broken.what(), broken.entry())));
-        SeenInFilms films = SeenInFilms.of(survey);
+        SeenInFilms films = new SeenInFilms(survey);
         return findings.stream().map(f -> f.seen(films).by(survey)).sorted(Comparator.comparing(Finding::severity)).toList();
     }
 

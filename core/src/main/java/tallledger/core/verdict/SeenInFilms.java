@@ -5,28 +5,20 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tallledger.core.film.FilmFile;
-import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.FilmMoment;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Survey;
 
 /** Entries that were made from a film, so that whatever rests on them says so (W 4.8). */
-record SeenInFilms(Survey survey, Map<Integer, FilmMoment> moments) {
+record SeenInFilms(Survey survey) {
 
     private static final int MOST_TIMES = 4;
     /** Signs of its hash that a film is called by, where the entry that names it cannot be read. */
     private static final int SHORT_HASH = 8;
 
-    static SeenInFilms of(Survey survey) {
-        Map<Integer, FilmMoment> moments = new LinkedHashMap<>();
-        for (Entry entry : survey.entries()) {
-            FilmMoment.of(entry).ifPresent(m -> moments.put(entry.sequence(), m));
-        }
-        return new SeenInFilms(survey, moments);
-    }
-
     /** A sentence with the film it rests on, all of it or part; as it is where it rests on none. */
     Reason said(Reason sentence, List<Integer> entries) {
+        Map<Integer, FilmMoment> moments = survey.footage().moments();
         List<FilmMoment> seen = entries.stream().distinct().filter(moments::containsKey).map(moments::get).toList();
         if (seen.isEmpty()) {
             return sentence;

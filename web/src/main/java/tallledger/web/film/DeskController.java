@@ -12,6 +12,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -50,11 +53,15 @@ class DeskController {
     private final AuthorCookie writer;
     private final Clock clock;
     private final Words words;
+    private final Narrations narrations;
+    private final FilmChapters chapters;
     private final boolean demo;
 
     DeskController(SurveyLibrary library, SurveyWriter entries, AuthorCookie writer, Clock clock, Words words,
-            @Value("${tallledger.demo:false}") boolean demo) {
+            Narrations narrations, FilmChapters chapters, @Value("${tallledger.demo:false}") boolean demo) {
         this.demo = demo;
+        this.narrations = narrations;
+        this.chapters = chapters;
         this.library = library;
         this.entries = entries;
         this.writer = writer;
@@ -94,6 +101,7 @@ class DeskController {
         model.addAttribute("film", survey.core().footage().film(film).orElse(null));
         model.addAttribute("lines", FilmLine.of(survey, film, words));
         model.addAttribute("shown", FilmCoverage.of(survey.core(), film).orElse(null));
+        model.addAttribute("silent", survey.core().footage().film(film).flatMap(f -> narrations.silences(survey, f)).orElse(null));
         return "film/notes";
     }
 
@@ -144,6 +152,16 @@ class DeskController {
     }
 
     private static final BigDecimal INCH = new BigDecimal("25.4");
+
+    /** Chapters of a film, to lie beside it. */
+    @GetMapping("/surveys/{id}/desk/chapters.vtt")
+    ResponseEntity<String> chapters(@PathVariable long id, @RequestParam(defaultValue = "") String film) {
+        StoredSurvey survey = library.survey(id);
+        return survey.core().footage().film(film)
+                .map(f -> ResponseEntity.ok().contentType(MediaType.parseMediaType("text/vtt;charset=UTF-8"))
+                        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + film + ".vtt\"").body(chapters.of(survey, f)))
+                .orElseGet(() -> ResponseEntity.notFound().build());
+    }
 
     /** What stands on the strip of a film: every entry of it with its second, and its cuts. */
     @GetMapping("/surveys/{id}/desk/marks")

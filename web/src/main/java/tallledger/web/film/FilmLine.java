@@ -42,6 +42,11 @@ public record FilmLine(int entry, BigDecimal second, String time, String words, 
                 .map(FilmEvent.FilmCut.class::cast).filter(c -> c.film().equals(film)).isPresent();
     }
 
+    /** Where it begins in its film. */
+    public FilmMoment moment(String film) {
+        return FilmMoment.at(film, second);
+    }
+
     Map<String, Object> mark() {
         return Map.of("entry", entry, "second", second, "time", time, "words", words, "cut", cut);
     }

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
+import tallledger.core.film.FilmFile;
+import tallledger.core.film.Gap;
 import tallledger.core.ledger.NotedEntry;
 import tallledger.core.reason.Reason;
 import tallledger.core.spoken.Find;
@@ -33,7 +35,7 @@ class Narrations {
         this.attachments = attachments;
     }
 
-    private record Read(List<Find> finds, List<Reason> doubts) {
+    private record Read(List<Find> finds, List<Reason> doubts, Optional<TimedText> text) {
     }
 
     /**
@@ -83,6 +85,13 @@ class Narrations {
         return new Offers(List.copyOf(open), List.copyOf(hedges), all, List.copyOf(doubts));
     }
 
+    /** Where nobody speaks in a film, as far as its texts tell; empty without a text, or where nobody knows how long the film is. */
+    Optional<List<Gap>> silences(StoredSurvey survey, FilmFile film) {
+        List<TimedText> texts = survey.core().footage().narrations().stream().map(NotedEntry::what)
+                .filter(kept -> kept.film().equals(film.sha256())).flatMap(kept -> read(survey, kept).text.stream()).toList();
+        return texts.isEmpty() ? Optional.empty() : film.seconds().map(end -> TimedText.silences(texts, end));
+    }
+
     private Read read(StoredSurvey survey, FilmEvent.NarrationKept kept) {
         String key = kept.text().sha256() + " " + survey.machineVersion() + " " + survey.machine().id();
         Optional<Read> known = read.get(key);
@@ -94,8 +103,8 @@ class Narrations {
             Spoken.Found found = Spoken.in(Narration.of(text), survey.core().machine(), survey.steps().steps());
             List<Reason> doubts = new ArrayList<>(text.doubts());
             doubts.addAll(found.doubts());
-            return new Read(found.finds(), doubts);
-        }).orElse(new Read(List.of(), List.of()));
+            return new Read(found.finds(), doubts, Optional.of(text));
+        }).orElse(new Read(List.of(), List.of(), Optional.empty()));
         read.put(key, now);
         return now;
     }

@@ -18,18 +18,22 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
+import tallledger.core.film.FilmFile;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
+import tallledger.core.ledger.NotedEntry;
 import tallledger.core.reason.Reason;
 import tallledger.core.seal.Fingerprint;
 import tallledger.core.seal.Seal;
 import tallledger.core.seal.SealCheck;
+import tallledger.core.survey.FilmEvent;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Photo;
 import tallledger.web.drawings.DrawingFiles;
 import tallledger.web.drawings.Drawings;
 import tallledger.web.drawings.ExportedDrawing;
+import tallledger.web.film.FilmChapters;
 import tallledger.web.housebook.Houses;
 import tallledger.web.keys.SealKey;
 import tallledger.web.library.StoredSurvey;
@@ -59,9 +63,11 @@ public class ArchiveWriter {
     private final Tables tables;
     private final Drawings drawings;
     private final DrawingFiles drawn;
+    private final FilmChapters chapters;
 
     ArchiveWriter(Houses houses, Attachments attachments, SealKey keys, Reports reports, Tables tables, Drawings drawings,
-            DrawingFiles drawn) {
+            DrawingFiles drawn, FilmChapters chapters) {
+        this.chapters = chapters;
         this.houses = houses;
         this.attachments = attachments;
         this.keys = keys;
@@ -160,12 +166,27 @@ public class ArchiveWriter {
         for (int film = 1; film <= films.films().size(); film++) {
             zip.add("film-" + film + ".vtt", tables.chapters(survey, films, film));
         }
+        filmsOfOthers(survey, zip);
         zip.add(SealCheck.PAGE, page());
         Optional<Seal> seal = seal(survey, zip.hashes);
         if (seal.isPresent()) {
             zip.add(SealCheck.SEAL, seal.get().written());
         }
         zip.zip.finish();
+    }
+
+    /** What lies beside films that others made: chapters under the film's own hash, and what is said in it as it was taken in. */
+    private void filmsOfOthers(StoredSurvey survey, Zip zip) throws IOException {
+        for (NotedEntry<FilmFile> film : survey.core().footage().films()) {
+            zip.add("films/" + film.what().sha256() + ".vtt", chapters.of(survey, film.what()));
+        }
+        for (NotedEntry<FilmEvent.NarrationKept> kept : survey.core().footage().narrations()) {
+            String name = "narrations/" + kept.what().text().sha256() + ".txt";
+            Optional<AttachmentRow> row = attachments.attachment(kept.what().text().sha256());
+            if (row.isPresent() && !zip.hashes.containsKey(name)) {
+                zip.add(name, o -> o.write(row.get().bytes()));
+            }
+        }
     }
 
     /** Sealed with the key it was closed with; a survey whose key is not here any more is handed over unsealed, and the check says so. */

@@ -7,7 +7,6 @@ import java.math.MathContext;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -27,6 +26,7 @@ import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Unit;
+import tallledger.web.film.WebVtt;
 import tallledger.web.housebook.SheetCell;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.words.Figures;
@@ -138,14 +138,10 @@ class Tables {
 
     /** WebVTT (W3C): what was written when, beside the film. */
     String chapters(StoredSurvey survey, Films films, int film) {
-        StringBuilder vtt = new StringBuilder("WEBVTT\n");
-        for (Films.Chapter c : films.chapters(film, survey.entries())) {
-            vtt.append('\n').append(clock(c.from())).append(" --> ").append(clock(c.until())).append('\n')
-                    .append(what(survey, c).replace("&", "&amp;").replace("<", "&lt;").replace("-->", "\u2192").replaceAll("\\s*\\R\\s*",
-                            " "))
-                    .append('\n');
-        }
-        return vtt.toString();
+        WebVtt vtt = new WebVtt();
+        films.chapters(film, survey.entries()).forEach(c -> vtt.cue(BigDecimal.valueOf(c.from().toSeconds()),
+                BigDecimal.valueOf(c.until().toSeconds()), what(survey, c)));
+        return vtt.written();
     }
 
     private String what(StoredSurvey survey, Films.Chapter chapter) {
@@ -158,7 +154,7 @@ class Tables {
     }
 
     private static String clock(Duration d) {
-        return String.format(Locale.ROOT, "%02d:%02d:%02d.000", d.toHours(), d.toMinutesPart(), d.toSecondsPart());
+        return WebVtt.clock(BigDecimal.valueOf(d.toSeconds()));
     }
 
     private static String csv(List<String> header, List<List<String>> rows) {

@@ -2,11 +2,16 @@ package tallledger.web.words;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
+import tallledger.core.ledger.FilmMoment;
+import tallledger.core.survey.Footage;
 
 /** Entry numbers drawn together where they follow one another: 3, 4, 5, 7 reads 3–5, 7. */
 @Component("refs")
 public class Refs {
+
+    private static final int MOST_PLACES = 4;
 
     /** Entries {@code from} to {@code to}. */
     public record EntryRange(int from, int to) {
@@ -15,6 +20,13 @@ public class Refs {
     /** As text: "3–5, 7". */
     public String text(List<Integer> entries) {
         return String.join(", ", of(entries).stream().map(r -> r.from() == r.to() ? "" + r.from() : r.from() + "–" + r.to()).toList());
+    }
+
+    /** Where in films entries were made from: each place once, in their order, a few of them. */
+    public List<FilmMoment> played(Footage footage, List<Integer> entries) {
+        Map<Integer, FilmMoment> moments = footage.moments();
+        return moments.isEmpty() ? List.of()
+                : entries.stream().filter(moments::containsKey).map(moments::get).distinct().limit(MOST_PLACES).toList();
     }
 
     public List<EntryRange> of(List<Integer> entries) {
