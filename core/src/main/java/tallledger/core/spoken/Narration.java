@@ -20,6 +20,8 @@ public record Narration(List<SpokenSentence> sentences) {
 
     /** Who says nothing for so long has ended a sentence, s. */
     private static final BigDecimal PAUSE = new BigDecimal("1.2");
+    /** Slow speech; where a line took longer, somebody was silent after it. */
+    private static final BigDecimal CHARACTERS_A_SECOND = BigDecimal.valueOf(11);
     private static final int LONG_WITHOUT_STOP = 160;
     private static final int ENDLESS = 400;
     private static final int MILLISECONDS = 3;
@@ -49,8 +51,8 @@ public record Narration(List<SpokenSentence> sentences) {
             run.starts.add(run.text.length());
             run.cues.add(cue);
             run.text.append(cue.text()).append(' ');
-            boolean pause = i + 1 < text.cues().size() && cue.until().isPresent()
-                    && text.cues().get(i + 1).from().subtract(cue.until().get()).compareTo(PAUSE) > 0;
+            boolean pause = i + 1 < text.cues().size()
+                    && text.cues().get(i + 1).from().subtract(cue.until().orElse(spoken(cue))).compareTo(PAUSE) > 0;
             int since = run.text.length() - lastStop(run.text);
             String next = i + 1 < text.cues().size() ? text.cues().get(i + 1).text() : "";
             // Not within a number, or a thing that is counted: where speakers begin anew, else where it has become too long.
@@ -62,6 +64,11 @@ public record Narration(List<SpokenSentence> sentences) {
             }
         }
         return new Narration(List.copyOf(sentences));
+    }
+
+    /** When a line has been said, as people speak, where nobody says when it ends. */
+    private static BigDecimal spoken(TimedText.Cue cue) {
+        return cue.from().add(BigDecimal.valueOf(cue.text().length()).divide(CHARACTERS_A_SECOND, MathContext.DECIMAL32));
     }
 
     private static int lastStop(StringBuilder text) {

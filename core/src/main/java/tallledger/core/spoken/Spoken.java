@@ -13,6 +13,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Speed;
+import tallledger.core.drive.SpeedTable;
 import tallledger.core.family.Step;
 import tallledger.core.machine.Claim;
 import tallledger.core.machine.Claim.Attribute;
@@ -57,6 +58,8 @@ public final class Spoken {
             Pattern.compile("(?:\\d|rpm) ?(?:to|up to|through|-|–) ?$|\\b(?:from|between|goes|up) (?:to )?$");
     private static final Pattern AFTER_RANGE = Pattern.compile("^ ?(?:rpm )?(?:to|up to|through|-|–) ?\\d");
     private static final int FEW_WORDS = 9;
+    /** Of a sentence that goes on with what was begun to be listed. */
+    private static final int MORE_WORDS = 14;
     private static final Pattern MOVES_ON =
             Pattern.compile("\\b(?:range|gear|speed|spindle|lever|bottom|top|low|high|first|second|third|fourth|"
                     + "rpm|back ?gear|belt|pulley)\\b");
@@ -79,6 +82,9 @@ public final class Spoken {
     private final List<Step> steps;
     private final Map<String, Find> finds = new LinkedHashMap<>();
     private final Set<String> figures = new HashSet<>();
+    /** What the sentence before it asked, and whether it named what goes with the machine. */
+    private String asked = "";
+    private boolean giving;
 
     private Spoken(MachineDescription machine, List<Step> steps) {
         this.machine = machine;
@@ -113,11 +119,14 @@ public final class Spoken {
 
     private void read(SpokenSentence s) {
         if (s.words().endsWith("?") && !s.words().matches("(?i).*\\b(?:right|okay|eh)\\?$")) {
+            asked = PlainSpeech.of(s.words());
             return;
         }
-        String plain = PlainSpeech.of(s.words());
+        String plain = answering(PlainSpeech.of(s.words()));
+        asked = "";
         boolean hedged = SpokenWords.HEDGE.matcher(plain).find();
         List<Find> here = new ArrayList<>();
+        boolean given = SpokenWords.GIVEN.matcher(plain).find();
         figures(s, plain, hedged, here);
         speeds(s, plain, hedged, here);
         kit(s, plain, hedged, here);
@@ -130,7 +139,31 @@ public final class Spoken {
             }
         }
         boolean other = OTHER.matcher(plain).find() || namesAnother(s.words());
+        giving = given || giving && here.stream().anyMatch(f -> f.kind() == SaidOf.KIT);
         here.forEach(f -> finds.putIfAbsent(f.key(), other ? f.doubted(Reason.of(SpokenReason.OTHER_MACHINE)) : f));
+    }
+
+    private static final Map<Pattern, String> ASKED = Map.of(Pattern.compile("\\b(?:how heavy|weigh|weight)\\b"), "weighs ",
+            Pattern.compile("\\bbore\\b"), "spindle bore ", Pattern.compile("\\b(?:what year|how old)\\b"), "year ",
+            Pattern.compile("\\bswing\\b"), "swing ", Pattern.compile("\\btravel\\b"), "travel ",
+            Pattern.compile("\\b(?:motor|horse|kw)\\b"), "motor ");
+    private static final Pattern ANSWERS =
+            Pattern.compile("^(?:yes|yeah|yep|sure|works?|it does|it is|all good|fine|no problem|i'm doing)\\b.*");
+    private static final Pattern A_FIGURE = Pattern.compile("^(?:it's |about |around |roughly |oh |well |maybe |,|\\s)*\\d.*");
+
+    /** A short answer speaks of what was asked. */
+    private String answering(String plain) {
+        if (asked.isEmpty() || plain.split(" ").length > FEW_WORDS) {
+            return plain;
+        }
+        if (A_FIGURE.matcher(plain).matches()) {
+            return ASKED.entrySet().stream().filter(e -> e.getKey().matcher(asked).find()).findFirst().map(e -> e.getValue() + plain)
+                    .orElse(plain);
+        }
+        return ANSWERS.matcher(plain).matches()
+                ? SpokenWords.FUNCTIONS.values().stream().map(f -> f.said().matcher(asked)).filter(Matcher::find).findFirst()
+                        .map(m -> m.group() + ": " + plain).orElse(plain)
+                : plain;
     }
 
     /** A name and a number that are not this machine's. */
@@ -172,7 +205,9 @@ public final class Spoken {
                 case SPEED -> SaidOf.SPEED;
                 default -> SaidOf.FIGURE;
             };
-            if (kind == null || !figures.add(c.attribute() + " " + c.axis() + " " + c.value())) {
+            boolean turns = c.attribute() == Attribute.YEAR && route(c.value()).or(() -> sweep(c.value())).isPresent()
+                    && !DATED.matcher(plain).find();
+            if (kind == null || turns || !figures.add(c.attribute() + " " + c.axis() + " " + c.value())) {
                 continue;
             }
             Claim heard = new Claim(c.attribute(), c.value(), Source.SELLER, shortened(s.words(), Claim.LONGEST_WORDING), c.axis());
@@ -182,6 +217,8 @@ public final class Spoken {
         }
     }
 
+    /** What makes a figure a year that may as well be a speed. */
+    private static final Pattern DATED = Pattern.compile("\\b(?:year|built|made|since|from|dated?|new in|bought|in (?:19|20)\\d\\d)\\b");
     private static final Pattern FROM_TO =
             Pattern.compile("(\\d+(?:\\.\\d+)?) (?:to|up to|through) (\\d+(?:\\.\\d+)?)(?! ?(?:rpm|mm|inch|\\d|\\.\\d))");
 
@@ -211,37 +248,73 @@ public final class Spoken {
                     plain.substring(0, m.start()).matches(".*\\b(?:in|since|by the makers in|from|"
                             + "until) $") && number(m.group(1)) >= 1900
                             && number(m.group(1)) < 2100;
-            boolean never = before.matches(".*\\b(?:never|don't|wouldn't|won't|can't|not)\\b(?!.*\\b(?:but|so|then|now|here)\\b).*");
-            boolean end = year || never || BEFORE_RANGE.matcher(before).find() || AFTER_RANGE.matcher(plain.substring(m.end())).find();
-            boolean runs = m.group(2) != null || asRow || brief || RUNS.matcher(before).find() || MOVES_ON.matcher(plain).find();
+            String after = plain.substring(m.end());
+            boolean never = NEVER_AFTER.matcher(after).find()
+                    || before.matches(".*\\b(?:never|don't|wouldn't|won't|can't|not)\\b(?!.*\\b(?:but|so|then|now|here)\\b).*");
+            boolean end = year || never || BEFORE_RANGE.matcher(before).find() && !TAKEN_TO.matcher(before).find()
+                    || AFTER_RANGE.matcher(after).find();
+            boolean first = FIRST.matcher(before).matches() && (after.isEmpty() || ",.;".indexOf(after.charAt(0)) >= 0);
+            boolean runs = m.group(2) != null || asRow || first || brief || RUNS.matcher(before).find() || MOVES_ON.matcher(plain).find();
             boolean model = machine.identity().model().replaceAll("\\D", "").equals(m.group(1)) && m.group(2) == null
                     && before.matches(
-                            ".*(?:\\bthe |\\bthis |\\ban? |" + Pattern.quote(machine.identity().maker().toLowerCase(Locale.ROOT)) + " ?)$");
+                            ".*(?:\\bthe |\\bthis |\\ban? |\\b" + model() + " ?|"
+                                    + Pattern.quote(machine.identity().maker().toLowerCase(Locale.ROOT)) + " ?)$");
             if (!end && runs && !model && !taken.contains(m.group(1)) && !said.contains(m.group(1)) && number(m.group(1)) >= SLOWEST
-                    && route(m.group(1)).isPresent()) {
+                    && (route(m.group(1)).isPresent() || sweep(m.group(1)).isPresent() && turns(m, before, after, first, plain))) {
                 said.add(m.group(1));
-                here.add(find(SaidOf.SPEED, s, "SPEED " + m.group(1), claim(Attribute.SPEED, decimal(m.group(1)), s), route(m.group(1)),
-                        hedged));
+                here.add(find(SaidOf.SPEED, s, "SPEED " + m.group(1), claim(Attribute.SPEED, decimal(m.group(1)), s),
+                        route(m.group(1)).or(() -> sweep(m.group(1))), hedged));
             }
         }
         levers(s, plain, hedged, here);
     }
 
     private static final double SLOWEST = 5;
+    private static final Pattern NEVER_AFTER =
+            Pattern.compile("^,? (?:(?:i've|i have|i) never|i (?:won't|don't|wouldn't|do not|will not|would not)|is not shown)\\b");
+    /** What is taken up to a figure runs at it. */
+    private static final Pattern TAKEN_TO =
+            Pattern.compile(
+                    "\\b(?:take|bring|wind|crank|run|turn|push|open|creep|coming|going|all the way|right|slowly|and)(?: it| this| her| them)?"
+                            + "(?: back| right| all the way| slowly)? (?:up|down) (?:to )?$|\\b(?:all the way|right) to $");
+    private static final Pattern FIRST = Pattern.compile("^(?:(?:then|and|now|next|okay|ok|so|right|yep|here),? )*");
+    private static final int ONLY_WORDS = 4;
+
+    /** The letters of its own model, before whose number no speed is meant. */
+    private String model() {
+        String letters = machine.identity().model().replaceAll("\\P{L}", "").toLowerCase(Locale.ROOT);
+        return letters.isEmpty() ? "\\x00" : Pattern.quote(letters);
+    }
+
+    /** A figure within a range that turns steplessly needs more to be a speed than one of the plate: words of running, or no other. */
+    private static boolean turns(Matcher figure, String before, String after, boolean first, String plain) {
+        return figure.group(2) != null || RUNS.matcher(before).find() && after.length() < ONLY_WORDS * ONLY_WORDS
+                || first && plain.split(" ").length <= ONLY_WORDS || TAKEN_TO.matcher(before).find();
+    }
+
+    /** The range that a figure lies in, where one is set steplessly. */
+    private Optional<String> sweep(String typed) {
+        double rpm = number(typed.replaceAll("[^\\d. /]", "").strip());
+        SpeedTable table = machine.speeds();
+        return table.speeds().stream().filter(Speed::isSweep)
+                .filter(sp -> table.range(sp).filter(r -> r.low() <= rpm && rpm <= r.high()).isPresent()).findFirst()
+                .map(sp -> sp.routes().get(0).key());
+    }
 
     private static String decimal(String typed) {
         return typed.contains("/") ? BigDecimal.valueOf(number(typed)).stripTrailingZeros().toPlainString() : typed;
     }
+
+    private static final Pattern LEVERS = Pattern.compile(
+            "\\b(?:range |in )?([a-f])[ ,]+(?:gear |number )?([1-9])\\b|\\b(?:gear )?([1-9]|first|second|third|fourth) (?:gear )?in"
+                    + " (?:range )?([a-f])\\b");
 
     /** Levers named by their positions: "range B, three". */
     private void levers(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
         if (here.stream().anyMatch(f -> f.kind() == SaidOf.SPEED) || machine.choices().size() != 2) {
             return;
         }
-        Matcher m = Pattern.compile(
-                "\\b(?:range |in )?([a-f])[ ,]+(?:gear |number )?([1-9])\\b|\\b(?:gear )?([1-9]|first|second|third|fourth) (?:gear )?in"
-                        + " (?:range )?([a-f])\\b")
-                .matcher(plain);
+        Matcher m = LEVERS.matcher(plain);
         while (m.find()) {
             String letter = (m.group(1) != null ? m.group(1) : m.group(4)).toUpperCase(Locale.ROOT);
             String digit = m.group(2) != null ? m.group(2)
@@ -283,7 +356,7 @@ public final class Spoken {
     private void kit(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
         boolean given = SpokenWords.GIVEN.matcher(plain).find();
         boolean awaited = SpokenWords.AWAITED.matcher(plain).find();
-        boolean listed = plain.split(" ").length <= FEW_WORDS && !LISTED_NOT.matcher(plain).find();
+        boolean listed = plain.split(" ").length <= (giving ? MORE_WORDS : FEW_WORDS) && !LISTED_NOT.matcher(plain).find();
         if (!given && !awaited && !listed) {
             return;
         }
