@@ -156,7 +156,8 @@ record Numerals(String text, int[] from, int[] to) {
                     total += current * 1000;
                     current = 0;
                 } else if (!(word.equals("and") && any && current % 100 == 0 && (current >= 100 || total > 0) && follows(next + 1)
-                        && SMALL.containsKey(word(next + 1)) && !isCounted(next + 2) && !isCounted(next + 3))) {
+                        && SMALL.containsKey(word(next + 1)) && !(follows(next + 2) && (isCounted(next + 2)
+                                || follows(next + 3) && isCounted(next + 3))))) {
                     return;
                 }
                 next++;

@@ -39,6 +39,8 @@ final class PlainSpeech {
     static {
         written("\\b(?:uh|um|er|erm|ah|you know|i mean|sort of|kind of|obviously|basically)\\b,?\\s*", "");
         written("\\b(travel|swing|bore|motor|table|weight|wheel|capacity|spindle|top|bottom|plate)'s\\b", "$1 is");
+        written("(?<=^|[.,] )(one|two|three|four|five|six|seven|eight|nine) (one|two|three|four|five|six|seven|eight|nine)"
+                + " (oh|zero|five)(?=[.,]|$)", "$1-$2-$3");
         written("\\bspeeds (?:on|for|at|in) the spindle\\b", "speeds");
         written("\\ba (hundred|thousand)\\b", "one $1");
         written("(?<!\\b(?:" + SMALL + "|" + TENS
@@ -103,7 +105,7 @@ final class PlainSpeech {
         }
         text = OH.matcher(text).replaceAll("$1 hundred and $2");
         text = THOUSAND.matcher(text).replaceAll("thousand $1 hundred and $2");
-        text = PAIR.matcher(text).replaceAll("$1 hundred and $2");
+        text = PAIR.matcher(text).replaceAll(m -> SaidText.inDigits(m.group(1) + " hundred and " + m.group(2)));
         text = points(text);
         text = SaidText.inDigits(text);
         // A point joins the digits before it; alone it stands behind a nought.

@@ -47,7 +47,7 @@ public final class Spoken {
     private static final Pattern FIGURE = Pattern.compile(NUM + "(\\s*rpm)?" + NO_SPEED);
     /** Right before a figure, with little between: it runs so fast now. */
     private static final Pattern RUNS =
-            Pattern.compile("\\b(?:that's|that is|that'll be|this is|this one's|here's|here is|it's|it is|now|next|then|"
+            Pattern.compile("\\b(?:that's|that is|there's|there is|that'll be|this is|this one's|here's|here is|it's|it is|now|next|then|"
                     + "up|down|doing|running|runs|going|goes|turning|spinning|set|we're|at|into|in|try|on|through|for|and|"
                     + "show you|do|gives?(?: us| me| you)?|gets?|have|got|make it)"
                     + "(?: (?:it's|it|is|at|about|around|roughly|nearly|a|the|in|on|to|say|bottom|top|range|gear|speed|first|"
@@ -205,7 +205,9 @@ public final class Spoken {
                 case SPEED -> SaidOf.SPEED;
                 default -> SaidOf.FIGURE;
             };
-            boolean turns = c.attribute() == Attribute.YEAR && route(c.value()).or(() -> sweep(c.value())).isPresent()
+            boolean end = c.attribute() == Attribute.SLOWEST_SPEED || c.attribute() == Attribute.FASTEST_SPEED;
+            boolean turns = end && !AN_END.matcher(plain).find() || c.attribute() == Attribute.YEAR
+                    && (route(c.value()).isPresent() || isRound(c.value()) && sweep(c.value()).isPresent())
                     && !DATED.matcher(plain).find();
             if (kind == null || turns || !figures.add(c.attribute() + " " + c.axis() + " " + c.value())) {
                 continue;
@@ -217,6 +219,15 @@ public final class Spoken {
         }
     }
 
+    /** Speeds that somebody sets steplessly and calls out are round; years seldom are. */
+    private static boolean isRound(String typed) {
+        return typed.matches("\\d+[05]0");
+    }
+
+    /** What makes a figure the least or the most of a range; else it runs so now. */
+    private static final Pattern AN_END =
+            Pattern.compile("\\b(?:to|from|between|slowest|fastest|lowest|highest|bottom|top|minimum|maximum|max|min|up to|"
+                    + "down to|tops out|flat out|through|range)\\b");
     /** What makes a figure a year that may as well be a speed. */
     private static final Pattern DATED = Pattern.compile("\\b(?:year|built|made|since|from|dated?|new in|bought|in (?:19|20)\\d\\d)\\b");
     private static final Pattern FROM_TO =
@@ -249,11 +260,12 @@ public final class Spoken {
                             + "until) $") && number(m.group(1)) >= 1900
                             && number(m.group(1)) < 2100;
             String after = plain.substring(m.end());
+            year |= before.matches(".*\\bit's an? $") && number(m.group(1)) >= 40 && number(m.group(1)) <= 99;
             boolean never = NEVER_AFTER.matcher(after).find()
                     || before.matches(".*\\b(?:never|don't|wouldn't|won't|can't|not)\\b(?!.*\\b(?:but|so|then|now|here)\\b).*");
             boolean end = year || never || BEFORE_RANGE.matcher(before).find() && !TAKEN_TO.matcher(before).find()
                     || AFTER_RANGE.matcher(after).find();
-            boolean first = FIRST.matcher(before).matches() && (after.isEmpty() || ",.;".indexOf(after.charAt(0)) >= 0);
+            boolean first = FIRST.matcher(before).matches() && (after.isEmpty() || GOES_ON.matcher(after).find());
             boolean runs = m.group(2) != null || asRow || first || brief || RUNS.matcher(before).find() || MOVES_ON.matcher(plain).find();
             boolean model = machine.identity().model().replaceAll("\\D", "").equals(m.group(1)) && m.group(2) == null
                     && before.matches(
@@ -278,6 +290,7 @@ public final class Spoken {
                     "\\b(?:take|bring|wind|crank|run|turn|push|open|creep|coming|going|all the way|right|slowly|and)(?: it| this| her| them)?"
                             + "(?: back| right| all the way| slowly)? (?:up|down) (?:to )?$|\\b(?:all the way|right) to $");
     private static final Pattern FIRST = Pattern.compile("^(?:(?:then|and|now|next|okay|ok|so|right|yep|here),? )*");
+    private static final Pattern GOES_ON = Pattern.compile("^(?:[,.;]| (?:the|and|you|it's|there's|that's)\\b)");
     private static final int ONLY_WORDS = 4;
 
     /** The letters of its own model, before whose number no speed is meant. */
@@ -353,6 +366,16 @@ public final class Spoken {
             Pattern.compile("\\b(?:is|are|was|were|turns?|runs?|spins?|going|on the|in the|off the|take|put|mount|now|then|"
                     + "up|down|works?|here we|change|look|see|works|speed|rpm)\\b");
 
+    private static final Pattern NO_KIT = Pattern.compile("\\b(?:no|without|neither|nor|not the)(?: \\w+)? ?$");
+    private static final Pattern KEPT =
+            Pattern.compile("^(?: \\w+)? (?:(?:is|are|'s)(?: not|n't) (?:for sale|included|with it|going|part)|(?:is|are) mine|stays?\\b"
+                    + "|(?:is|are) (?:staying|sold|gone))");
+
+    /** The first word of a thing, where it is "no" or stands behind it. */
+    private static String first(String thing) {
+        return thing.startsWith("no ") ? "no " : "";
+    }
+
     private void kit(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
         boolean given = SpokenWords.GIVEN.matcher(plain).find();
         boolean awaited = SpokenWords.AWAITED.matcher(plain).find();
@@ -362,12 +385,15 @@ public final class Spoken {
         }
         SpokenWords.KIT.forEach((name, said) -> {
             Matcher m = said.matcher(plain);
+            boolean denied = m.find() && (NO_KIT.matcher(plain.substring(0, m.start()) + first(m.group())).find()
+                    || KEPT.matcher(plain.substring(m.end())).find());
+            boolean not = awaited || denied;
             boolean longer = here.stream().anyMatch(f -> f.kind() == SaidOf.KIT && f.about().contains(" " + name));
-            if (!longer && m.find() && figures.add("KIT " + name + awaited)) {
+            if (!longer && m.reset().find() && figures.add("KIT " + name + not)) {
                 String count = Optional.ofNullable(m.group("count")).filter(c -> c.matches("\\d+")).orElse("1");
-                Optional<Claim> claim = awaited ? claim(Attribute.ADMISSION, name + " missing or to come", s)
+                Optional<Claim> claim = not ? claim(Attribute.ADMISSION, name + " missing or to come", s)
                         : claim(Attribute.KIT_COUNT, count, new SpokenSentence(s.from(), s.until(), count + " " + name));
-                here.add(find(SaidOf.KIT, s, (awaited ? "not there: " : count + " ") + name, claim, Optional.empty(), hedged));
+                here.add(find(SaidOf.KIT, s, (not ? "not there: " : count + " ") + name, claim, Optional.empty(), hedged));
             }
         });
     }

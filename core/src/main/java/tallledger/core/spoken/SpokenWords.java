@@ -22,16 +22,16 @@ final class SpokenWords {
     static final Pattern PRAISE = Pattern.compile("\\b(?:lovely|beautiful(?:ly)?|excellent|mint|perfect(?:ly)?|"
             + "immaculate|superb|fantastic|great (?:machine|lathe|mill|drill|grinder|condition|shape|little|runner|"
             + "nick|old)|like new|as new|first class|top notch|tip top|runs? (?:like a (?:dream|watch|sewing machine|"
-            + "clock|top)|sweet(?:ly)?|nice(?:ly)?|true|great)|smooth(?:ly)?|quiet(?:ly)?|silent|(?:no|not a(?: bit "
-            + "of)?|without any) (?:noise|sound|vibration)s?|sounds? (?:good|sweet|lovely|great|nice|healthy)|(?:nice "
-            + "and |very |really |still |good and )(?:tight|solid|clean|tidy|straight|crisp|positive)|(?:very |really "
-            + ")?nice (?:machine|condition|lathe|mill|drill|grinder|clean|tight)|(?:works?|runs?|going|cuts?) (?:great|"
-            + "well|perfectly|beautifully|(?:really |real )?nice)|very good|real nice|precise\\b|(?:good |very |nice "
-            + ")strong|good (?:condition|nick|order|runner|shape|clean machine|solid machine|honest)|well (?:looked "
-            + "after|kept|maintained|cared for)|never (?:been )?(?:abused|crashed|let (?:us|me) down|missed a beat|"
-            + "hammered)|no complaints|can(?:'t|not) fault|built like a tank|bullet ?proof|strong (?:machine|as)|"
-            + "accurate as|a joy|honest machine|cracking|hardly (?:been )?used|very little (?:use|wear)|spot on|bang "
-            + "on|dead true|a pleasure)\\b");
+            + "clock|top)|sweet(?:ly)?|nice(?:ly)?|true|great)|smooth(?:ly)?|quiet(?:ly)?|silent|(?:no|not a(?: bit of|"
+            + " murmur)?|without any) (?:noise|sound|vibration)s?|sounds? (?:good|sweet|lovely|great|nice|healthy)|"
+            + "(?:nice and |very |really |still |good and )(?:tight|solid|clean|tidy|straight|crisp|positive)|(?:very |"
+            + "really )?nice (?:machine|condition|lathe|mill|drill|grinder|clean|tight)|(?:works?|runs?|going|cuts?) "
+            + "(?:great|well|perfectly|beautifully|(?:really |real )?nice)|very good|real nice|precise\\b|(?:good |"
+            + "very |nice )strong|good (?:condition|nick|order|runner|shape|clean machine|solid machine|honest)|well "
+            + "(?:looked after|kept|maintained|cared for)|never (?:been )?(?:abused|crashed|let (?:us|me) down|missed "
+            + "a beat|hammered)|no complaints|can(?:'t|not) fault|built like a tank|bullet ?proof|strong (?:machine|"
+            + "as)|accurate as|a joy|honest machine|cracking|hardly (?:been )?used|very little (?:use|wear)|spot on|"
+            + "bang on|dead true|a pleasure)\\b");
 
     /** Behind a refusal these make it what a safe machine does. */
     private static final String UNLESS = "(?! (?:on its own|by itself|until|unless|without|hot))";
@@ -39,30 +39,32 @@ final class SpokenWords {
     static final Pattern ADMITS =
             Pattern.compile("\\b(?:worn|wear (?:in|on|near|at)|leak(?:s|ing|y|ed)?|weep(?:s|ing)?|drips?|seep(?:s|"
                     + "ing)?|crack(?:ed|s)?|chipped|chip(?:s)? (?:out|on|off|in)|broken|bust(?:ed)?|bent|seized|stiff|"
-                    + "sticks?\\b(?! (?:of|out|to the))|sticky|slack\\b|wobbl(?:es?|ing|y)|bell[- ]mouthed|dented|jerk(?:s|y|"
-                    + "ing)?\\b|packed (?:up|in)|disconnected|is(?:n't| not) (?:connected|working|right|wired)|something not "
-                    + "right|not (?:right|normal)\\b|cuts? in and out|loud\\b|fiddly|could (?:stand|use) (?:to|a|an|some|"
-                    + "new)\\b|drilled into|holes? (?:drilled|in the table)|(?:slight|little) (?:bend|bow|twist|bump|jerk|"
-                    + "click|crack|leak|chip|nick)|(?:oil )?com(?:es|ing) (?:out )?oil|stopped working|no longer works?|out of "
-                    + "order|patched|a (?:little|touch) (?:slow|stiff|loud|rough|worn|loose|warm|hot|tight|sloppy|sticky|weak|"
-                    + "bent|rusty|tired|heavy|temperamental|play|backlash|wear|slack|slop|noise)|slips?\\b|slipping|jumps? out|"
-                    + "pops? out|knock(?:s|ing)?\\b(?! .{0,24}(?:off|quid|pounds|down|out|money))|rattl(?:es?|ing)|growl(?:s|"
-                    + "ing)?|whin(?:es?|ing)|hums?\\b|squeal(?:s|ing)?|squeak(?:s|ing|y)?|grumbl(?:es?|ing)|rumbl(?:es?|ing)|"
-                    + "nois(?:y|e)\\b|vibrat(?:es?|ion|ing)|backlash|slop(?:py)?\\b|play in|loose\\b|rust(?:y|ed)?\\b|"
-                    + "pitt(?:ed|ing)|dents?\\b|dings?\\b|scor(?:ed|ing)|scratch(?:ed|es)?|gouge[ds]?|doesn't (?:work|run|go|"
-                    + "engage|hold|turn|start|stop|read|light|pump|trip|always)" + UNLESS + "|does not (?:work|run|go|engage|"
-                    + "hold|turn|start|stop)" + UNLESS + "|(?<!\\b(?:i|we|you) )won't (?:work|run|go|engage|hold|turn|start|"
-                    + "stop|stay|shift|move)" + UNLESS + "|will not (?:engage|hold|start|stay|run)|not (?:working|hooked up|"
-                    + "connected|wired)|(?<!you'll )(?<!you )(?<!you'd )(?<!would )needs? (?:a |an |some |new |to be |looking|"
-                    + "doing|work|adjust|attention|replac|cleaning|tlc)|wants? (?:a new|looking|doing|adjusting|new|replacing)|"
-                    + "could do with|(?:tooth|teeth) (?:missing|gone|broken|chipped)|missing (?:a )?(?:tooth|teeth)|runs? "
-                    + "(?:hot|warm|rough)|gets (?:hot|warm)|burn(?:t|ed) out|blown|(?<!it )(?<!stops )dead\\b(?! (?:true|stop|"
-                    + "centre|center|slow|easy|quiet|straight|man))|faulty|temperamental|intermittent|tired\\b|rough\\b|a bit "
-                    + "(?:of|slow|loose|low|rough|sloppy|tight|stiff|noisy|tired)|been (?:crashed|dropped|hit)|bodged|bypassed|"
-                    + "repair(?:ed)? (?:weld|tooth)|out of (?:true|square|level|tram|line)|the only (?:thing|problem|issue|"
-                    + "fault)|one (?:thing|problem|issue|fault) (?:with|is)|(?:doesn't|don't|didn't|can't get \\w+(?: \\w+)? "
-                    + "to) (?:want to |like to )?(?:go|engage|shift|stay|come)|can't get|hard to (?:get|engage|shift|turn)|"
-                    + "weak\\b|lags?\\b|a bit (?!(?:more|less|later|longer|closer|further|faster|slower|about|like)\\b)\\w+)\\b");
+                    + "sticks?\\b(?! (?:of|out|to the))|sticky|slack\\b|ticks?\\b(?! (?:over|box))|lost motion|buzz(?:y|es|"
+                    + "ing)\\b|drill marks|don't (?:work|engage|hold|stop|seat)|doesn't (?:sit|seat|seal|fit|line up)|"
+                    + "wobbl(?:es?|ing|y)|bell[- ]mouthed|dented|jerk(?:s|y|ing)?\\b|packed (?:up|in)|disconnected|is(?:n't| "
+                    + "not) (?:connected|working|right|wired)|something not right|not (?:right|normal)\\b|cuts? in and out|"
+                    + "loud\\b|fiddly|could (?:stand|use) (?:to|a|an|some|new)\\b|drilled into|holes? (?:drilled|in the table)|"
+                    + "(?:slight|little) (?:bend|bow|twist|bump|jerk|click|crack|leak|chip|nick)|(?:oil )?com(?:es|ing) (?:out "
+                    + ")?oil|stopped working|no longer works?|out of order|patched|a (?:little|touch) (?:slow|stiff|loud|rough|"
+                    + "worn|loose|warm|hot|tight|sloppy|sticky|weak|bent|rusty|tired|heavy|temperamental|play|backlash|wear|"
+                    + "slack|slop|noise)|slips?\\b|slipping|jumps? out|pops? out|knock(?:s|ing)?\\b(?! .{0,24}(?:off|quid|"
+                    + "pounds|down|out|money))|rattl(?:es?|ing)|growl(?:s|ing)?|whin(?:es?|ing)|hums?\\b|squeal(?:s|ing)?|"
+                    + "squeak(?:s|ing|y)?|grumbl(?:es?|ing)|rumbl(?:es?|ing)|nois(?:y|e)\\b|vibrat(?:es?|ion|ing)|backlash|"
+                    + "slop(?:py)?\\b|play in|loose\\b|rust(?:y|ed)?\\b|pitt(?:ed|ing)|dents?\\b|dings?\\b|scor(?:ed|ing)|"
+                    + "scratch(?:ed|es)?|gouge[ds]?|doesn't (?:work|run|go|engage|hold|turn|start|stop|read|light|pump|trip|"
+                    + "always)" + UNLESS + "|does not (?:work|run|go|engage|hold|turn|start|stop)" + UNLESS + "|(?<!\\b(?:i|we|"
+                    + "you) )won't (?:work|run|go|engage|hold|turn|start|stop|stay|shift|move)" + UNLESS + "|will not "
+                    + "(?:engage|hold|start|stay|run)|not (?:working|hooked up|connected|wired)|(?<!you'll )(?<!you )(?<!you'd "
+                    + ")(?<!would )needs? (?:a |an |some |new |to be |looking|doing|work|adjust|attention|replac|cleaning|tlc)|"
+                    + "wants? (?:a new|looking|doing|adjusting|new|replacing)|could do with|(?:tooth|teeth) (?:missing|gone|"
+                    + "broken|chipped)|missing (?:a )?(?:tooth|teeth)|runs? (?:hot|warm|rough)|gets (?:hot|warm)|burn(?:t|ed) "
+                    + "out|blown|(?<!it )(?<!stops )dead\\b(?! (?:true|stop|centre|center|slow|easy|quiet|straight|man))|"
+                    + "faulty|temperamental|intermittent|tired\\b|rough\\b|a bit (?:of|slow|loose|low|rough|sloppy|tight|stiff|"
+                    + "noisy|tired)|been (?:crashed|dropped|hit)|bodged|bypassed|repair(?:ed)? (?:weld|tooth)|out of (?:true|"
+                    + "square|level|tram|line)|the only (?:thing|problem|issue|fault)|one (?:thing|problem|issue|fault) "
+                    + "(?:with|is)|(?:doesn't|don't|didn't|can't get \\w+(?: \\w+)? to) (?:want to |like to )?(?:go|engage|"
+                    + "shift|stay|come)|can't get|hard to (?:get|engage|shift|turn)|weak\\b|lags?\\b|a bit (?!(?:more|less|"
+                    + "later|longer|closer|further|faster|slower|about|like)\\b)\\w+)\\b");
 
     /** Where one of these stands a few words before, nothing is admitted. */
     static final Pattern DENIES = Pattern.compile("\\b(?:no|not|not any|isn't|aren't|never|without|nothing|none|hardly "
@@ -71,34 +73,37 @@ final class SpokenWords {
 
     static final Pattern REPAIR =
             Pattern.compile(
-                    "(?i)(?:was|were|been|is) (?:adjusted|scraped|brazed|ground)|exchanged\\b|\\bbrazed\\b|fitted "
-                            + "(?:it|that|one|them)\\b|(?:belts?|bearings?|motor|pump|seals?|clutch|nut|screws?|feed)(?: on the "
-                            + "\\w+)?(?:'s| is| are) (?:all )?(?:brand )?new|\\b(?:re-?built|re-?conditioned|re-?furbished|re-?furb|"
-                            + "re-?scraped|scraped in|re-?ground|re-?bored|re-?wired|re-?painted|overhaul(?:ed)?|serviced|replaced|"
-                            + "repaired|re-?bushed|re-?metalled|welded up|fixed\\b(?! (?:steady|rest|centre|center|table))|fitted (?:a "
-                            + "|an |some |new|it with)|put (?:a )?new|put (?:in )?(?:a )?new|new (?:bearings?|belts?|motor|clutch|"
-                            + "brake|seals?|screws?|nuts?|wiring|contactors?|switch(?:gear)?|pump|inverter|vfd|gibs?|chuck jaws|"
-                            + "bushes)|changed the (?:oil|bearings?|belts?|seals?)|(?:oil|bearings?|belts?) (?:was |were |has been |"
-                            + "have been |been )?(?:changed|done|renewed)|swapped|renewed|stripped (?:it )?(?:down|right)|had (?:it|"
-                            + "the \\w+|that) (?:re)?(?:done|built|ground|wound|made|fixed)|converted (?:it )?to|retrofitted|turned "
-                            + "the \\w+ round|shimmed|trammed in|re-?wound|adjusted the (?:gibs?|clutch|brake|bearings?|nut))\\b");
+                    "(?i)(?:was|were|been|is) (?:adjusted|scraped|brazed|ground)|exchanged\\b|(?:was|were|been|and) "
+                            + "(?:drained|refilled|flushed|topped up)|fitted (?:new|another)|\\bbrazed\\b|fitted (?:it|that|one|"
+                            + "them)\\b|(?:belts?|bearings?|motor|pump|seals?|clutch|nut|screws?|feed)(?: on the \\w+)?(?:'s| is| are) "
+                            + "(?:all )?(?:brand )?new|\\b(?:re-?built|re-?conditioned|re-?furbished|re-?furb|re-?scraped|scraped in|"
+                            + "re-?ground|re-?bored|re-?wired|re-?painted|overhaul(?:ed)?|serviced|replaced|repaired|re-?bushed|"
+                            + "re-?metalled|welded up|fixed\\b(?! (?:steady|rest|centre|center|table))|fitted (?:a |an |some |new|it "
+                            + "with)|put (?:a )?new|put (?:in )?(?:a )?new|new (?:bearings?|belts?|motor|clutch|brake|seals?|screws?|"
+                            + "nuts?|wiring|contactors?|switch(?:gear)?|pump|inverter|vfd|gibs?|chuck jaws|bushes)|changed the (?:oil|"
+                            + "bearings?|belts?|seals?)|(?:oil|bearings?|belts?) (?:was |were |has been |have been |been )?(?:changed|"
+                            + "done|renewed)|swapped|renewed|stripped (?:it )?(?:down|right)|had (?:it|the \\w+|that) (?:re)?(?:done|"
+                            + "built|ground|wound|made|fixed)|converted (?:it )?to|retrofitted|turned the \\w+ round|shimmed|trammed "
+                            + "in|re-?wound|adjusted the (?:gibs?|clutch|brake|bearings?|nut))\\b");
 
     static final Pattern AWAITED =
             Pattern.compile("\\b(?:(?<!tooth )(?<!teeth )missing\\b(?! (?:a )?(?:tooth|teeth|a beat))|(?:gone|went) "
-                    + "(?:missing|astray)|long gone|on loan|look out the|looking for (?:it|the|them)|have gone\\b|lost\\b|"
-                    + "can't find|cannot find|couldn't find|to follow\\b|on order|on (?:its|their) way|waiting (?:for|on)|"
-                    + "awaiting|still to come|(?:i|we)(?:'ll| will) (?:find|dig|look|get you|get hold|send|bring|try and find|"
-                    + "sort|have a look for)|not here\\b|somewhere (?:here|about|around here|in the (?:shed|shop|barn|back|"
-                    + "other|stores?|loft|yard|office))|haven't got|hasn't got|don't have|doesn't have|doesn't come with|"
-                    + "didn't come with|never had (?:a|an|one|any)\\b|no longer (?:has|have|got|with)|(?:comes?|goes|sold|"
-                    + "supplied|is) without (?:the|its|a|any)|(?:there(?:'s| is| are) )?\\bno (?:manual|chuck|tooling|steady|"
-                    + "steadies|tailstock|vice|change ?wheels|guard|coolant|light|handle|key|face ?plate|centre|thread "
-                    + "(?:chasing )?dial|cover|instruction book|tool ?post|collets)\\b(?! (?:needed|required|necessary))|isn't "
-                    + "with it|not (?:included|supplied|with it)|won't be (?:going|included|with))\\b");
+                    + "(?:missing|astray)|long gone|on loan|look out the|looking for (?:it|the|them)|have gone\\b|lost\\b(?! "
+                    + "motion)|can't find|cannot find|couldn't find|to follow\\b|on order|on (?:its|their) way|waiting (?:for|"
+                    + "on)|awaiting|still to come|(?:i|we)(?:'ll| will) (?:find|dig|look|get you|get hold|send|bring|try and "
+                    + "find|sort|have a look for)|not here\\b|somewhere (?:here|about|around here|in the (?:shed|shop|barn|"
+                    + "back|other|stores?|loft|yard|office))|haven't got|hasn't got|don't have|doesn't have|doesn't come with|"
+                    + "didn't come with|never had (?:a|an|one|any)\\b|no longer (?:has|have|got|with)|\\bno (?:glass|drills|"
+                    + "sleeves|keys|tools|legs|documents|paperwork)\\b|(?:comes?|goes|sold|supplied|is) without (?:the|its|a|"
+                    + "any)|(?:there(?:'s| is| are) )?\\bno (?:manual|chuck|tooling|steady|steadies|tailstock|vice|change "
+                    + "?wheels|guard|coolant|light|handle|key|face ?plate|centre|thread (?:chasing )?dial|cover|instruction "
+                    + "book|tool ?post|collets)\\b(?! (?:needed|required|necessary))|isn't with it|not (?:included|supplied|"
+                    + "with it|for sale)|stay(?:s|ing) with (?:me|us|here)|(?:ask|get it from) (?:him|her|them) for|(?:is|are) "
+                    + "mine\\b|won't be (?:going|included|with))\\b");
 
     static final Pattern EITHER =
             Pattern.compile("\\beither (?!way|side|end|direction|hand).*\\bor\\b|\\bor without\\b|(?:collects?|"
-                    + "collection),? or deliver|\\bor (?:i|we|you)(?:'d| (?:can|could|would|get|take|put))\\b|\\d without the |"
+                    + "collection),? or deliver|\\bor (?:i|we|you)\\b|(?:is|are) available\\b.*\\bor\\b|\\d without the |"
                     + "\\b(?:one or the other|whichever (?:you|suits|one)|your choice|take your pick|you can have (?:this|the|"
                     + "either|it)\\b.*\\bor\\b|or i'll|or we'll|if you(?:'d)? (?:want|prefer|rather|like)\\b.*\\b(?:instead|i "
                     + "can|i'll|we can|we'll|or)|choose between|instead of the|with or without|not both|swap (?:it|that) for)\\b");
@@ -183,11 +188,12 @@ final class SpokenWords {
                         + "(?:yes|works?|is|both)|feed(?:s|ing)? (?:along|across|down|both ways|in and out|the table)|under power",
                 "feed");
         function("rapid", "rapids?(?: traverse)?|rapid(?:ing|s) (?:across|up|down|the)", "rapid");
-        function("half-nut", "half[- ]?nuts?", "half-nut");
+        function("half-nut", "half[- ]?nuts?|lead ?screw nut (?:closes|engages|works|drops)", "half-nut");
         function("threads", "screw ?cutting|cuts? (?:a )?threads?|thread(?:ing)? (?:dial|lever|box)", "thread-.*");
         function("quill", "quill(?:'s)?(?: (?:feed|goes|comes|moves|lock|up|down|travel))?", "quill-rates|quill-.*");
         function("clamps",
-                "(?:arm|column|head|table|knee|saddle|quill) (?:clamps?|locks?)|locks? (?:up|work|all)|clamp(?:s|ing)? (?:the|up)",
+                "(?:arm|column|head|table|knee|saddle|quill) (?:clamps?|locks?)|locks? (?:up|work|all)|clamping of the|"
+                        + "clamp(?:s|ing)? (?:the|up)",
                 "clamp-.*|clamps-together|lock");
         function("coolant", "coolant(?! (?:pump|tank|tray))|suds(?! (?:pump|tank|tray))", "coolant");
         function("changes of speed",
@@ -195,8 +201,8 @@ final class SpokenWords {
                         + "into (?:gear|range|low|high)|(?:gears?|lever) (?:engages?|drops? in|clicks? in)",
                 "");
         function("clutch", "clutch(?:es)?", "feed-clutch");
-        function("trips", "(?:feed )?trips?(?: out| off)?(?! hazard)|knocks?[- ]?off|auto(?:matic)? stops?|dead stop|"
-                + "stops? (?:work|trip)",
+        function("trips", "(?:feed )?trips?(?: out| off)?(?! hazard)|knocks?[- ]?off|auto(?:matic)? stops?|"
+                + "(?:disengages|cuts out|switches off|stops) at (?:the|a)|dead stop|stops? (?:work|trip)",
                 "trip|knock-off|dead-stop");
         function("emergency stop", "emergency stops?|e[- ]?stops?|big red button", "emergency-stop");
         function("guard switch", "guard (?:switch|interlock)|interlocks?|micro ?switch", "guard|cover-switch");
