@@ -118,7 +118,7 @@ class Pocket {
     steps.addEventListener("click", () => this.toggle("steps-open", steps));
     ways.append(steps);
     const photo = document.querySelector("#photo");
-    if (photo) {
+    if (photo && window.parent === window) {
       const take = make("button", "Photo");
       /* Taken from here it goes at once. */
       take.addEventListener("click", () => {

@@ -121,6 +121,8 @@ class FilmDeskTest {
         page.click("[data-film=take-count]");
         Frame sheet = beside("/run");
         assertThat(sheet.locator(".weigh")).containsText("rpm");
+        assertThat(sheet.locator("main")).not().containsText("Machine stopped and left");
+        assertThat(sheet.locator("button:text-is('Photo')")).hasCount(0);
         sheet.click(".thumb button:has-text('Record')");
         assertThat(sheet.locator(".done")).containsText("A1");
         Run run = now(survey).folded().runs().get(0);

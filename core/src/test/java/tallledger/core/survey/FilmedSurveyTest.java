@@ -39,7 +39,7 @@ import tallledger.core.verdict.FilmCoverage;
 class FilmedSurveyTest {
 
     private static final String FILM = "f".repeat(64);
-    private final SurveyBook book = new SurveyBook(
+    private SurveyBook book = new SurveyBook(
             Machines.lathe(Machines.TWELVE, Machines.lever("range", "A B C"), Machines.lever("gear", "1 2 3 4")), Scope.WHOLE, 5);
 
     private Authorship by() {
@@ -99,6 +99,17 @@ class FilmedSurveyTest {
     void whatIsFurtherOffThanTheLimitDoesNotLookAlike(String turns, String seconds, Outcome outcome) {
         seen(counted("A", "1", turns, seconds, "25"), "10", "70", "8");
         assertThat(only().outcome()).isEqualTo(outcome);
+    }
+
+    /** One speed and no lever: nothing of it could only be said. */
+    @Test
+    void whereNothingIsSetNoLeverNeedBeInThePicture() {
+        book = new SurveyBook(Machines.lathe("250"), Scope.WHOLE, 5);
+        aFilmIsOpened();
+        seen(new RunRecord(List.of(), Optional.of(SpeedReading.byFilm("30", "7.20", "50", "0.5", "")), Set.of(), Optional.empty(), false,
+                false, false, ""), "10", "17.2", "");
+        assertThat(only().doubt()).isEmpty();
+        assertThat(only().outcome()).isEqualTo(Outcome.PROVEN);
     }
 
     @Test
