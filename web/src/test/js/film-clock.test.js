@@ -27,6 +27,17 @@ test("another speed, a step back or a long pause begins anew", () => {
   }
 });
 
+test("turns of two scenes are never counted together", () => {
+  const taps = new FilmTaps();
+  [22, 22.47, 22.94, 23.45].forEach((s) => taps.tap(s, 1));
+  assert.equal(taps.counted.turns, 3);
+  assert.equal(taps.tap(24.5, 1), null);
+  const two = new FilmTaps();
+  [22, 22.4, 23].forEach((s) => two.tap(s, 1));
+  assert.equal(two.counted.turns, 2);
+  assert.equal(two.tap(25, 1), null);
+});
+
 test("frames that follow one another give the rate; one left out begins anew at first and is passed over later", () => {
   const frames = new FrameTimes();
   [0.4, 0.48].forEach((t, i) => frames.add(t, i * 2 + 1));

@@ -2,6 +2,10 @@
 
 /** After so long of the film without a tap, s, the next one begins anew. */
 const PAUSE = 8;
+/** Or after so many times the longest wait between two taps before it. */
+const WAITED = 1.8;
+/** One wait alone may have been short. */
+const WAITED_FIRST = 3;
 /** How fast it can be played. */
 export const SPEEDS = [0.1, 0.25, 0.5, 1, 2];
 /** More frames are no help. */
@@ -52,12 +56,19 @@ export class FilmTaps {
   last = null;
   taps = 0;
   speed = null;
+  longest = 0;
 
+  /** A wait that no turn explains, as after going to another place, begins anew: turns of two scenes are never counted together. */
   tap(second, speed) {
-    const anew = this.first === null || speed !== this.speed || second < this.last || second - this.last > PAUSE;
+    const wait = second - this.last;
+    const waited = this.taps > 1 && wait > this.longest * (this.taps > 2 ? WAITED : WAITED_FIRST);
+    const anew = this.first === null || speed !== this.speed || wait < 0 || wait > PAUSE || waited;
     if (anew) {
       this.first = second;
       this.taps = 0;
+      this.longest = 0;
+    } else {
+      this.longest = Math.max(this.longest, wait);
     }
     this.last = second;
     this.speed = speed;
