@@ -140,6 +140,23 @@ public sealed interface BookEvent extends Event {
         }
     }
 
+    /** A sound was recorded. */
+    record SoundTaken(Recording recording) implements BookEvent {
+        static SoundTaken from(Entry entry) {
+            return new SoundTaken(Recording.from(entry));
+        }
+
+        @Override
+        public Map<String, Object> toPayload() {
+            return recording.toPayload();
+        }
+
+        @Override
+        public <T> T accept(EventVisitor<T> visitor, Entry entry) {
+            return visitor.sound(this, entry);
+        }
+    }
+
     /** Something was drawn over a photograph. @param photo the entry it was taken in */
     record PhotoMarked(int photo, List<PictureMark> marks) implements BookEvent {
 

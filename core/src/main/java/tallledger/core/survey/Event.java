@@ -52,6 +52,8 @@ public sealed interface Event permits BookEvent, WorkEvent, AppraisalEvent, Film
 
         T clip(BookEvent.ClipTaken event, Entry entry);
 
+        T sound(BookEvent.SoundTaken event, Entry entry);
+
         T photoMarked(BookEvent.PhotoMarked event, Entry entry);
 
         T camera(BookEvent.Camera event, Entry entry);

@@ -46,6 +46,7 @@ public enum Kind {
     PHOTO(BookEvent.PhotoTaken.class, BookEvent.PhotoTaken::from),
     /** A short film, by the hash of its bytes. */
     CLIP(BookEvent.ClipTaken.class, BookEvent.ClipTaken::from),
+    SOUND(BookEvent.SoundTaken.class, BookEvent.SoundTaken::from),
     /** Something is drawn over a photograph. */
     PHOTO_MARKED(BookEvent.PhotoMarked.class, BookEvent.PhotoMarked::from),
     /** An element or a step's system was put right: runs through it prove nothing any more, and those that failed must be repeated. */

@@ -28,6 +28,7 @@ import tallledger.core.rules.Rules;
  * @param repairs repairs that were not struck
  * @param photos  photographs that were not struck
  * @param clips   short films that were not struck
+ * @param recordings sounds that were not struck
  * @param regrades how persons judge findings, by the entry each rests on
  * @param plan    how the runs are planned, where somebody chose
  * @param stakes  what is asked and what a sound one is worth, where somebody says
@@ -36,7 +37,8 @@ import tallledger.core.rules.Rules;
  */
 public record Survey(MachineDescription machine, House house, Decoded decoded, SpindleSurvey drive, StepLedger steps,
         List<NotedEntry<String>> remarks, List<RecordedRepair> repairs,
-        List<Photo> photos, List<Clip> clips, Map<Integer, NotedEntry<Regrade>> regrades, Optional<PlanChoice> plan,
+        List<Photo> photos, List<Clip> clips, List<Recording> recordings, Map<Integer, NotedEntry<Regrade>> regrades,
+        Optional<PlanChoice> plan,
         Optional<Stakes> stakes,
         List<Stray> strays, Footage footage) {
 

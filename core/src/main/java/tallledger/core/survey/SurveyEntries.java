@@ -222,6 +222,20 @@ public final class SurveyEntries {
         return new Draft(by, Kind.PHOTO.name(), step, photo.toPayload(), kept, Optional.empty());
     }
 
+    /**
+     * @param task  key of the speed that ran; empty for the room
+     * @param sound as it is kept, see {@link Recording}
+     * @throws Refused naming the field
+     */
+    public static Draft sound(Authorship by, Survey survey, String task, Attachment sound, int bytes, BigDecimal seconds, String stood,
+            Recording.Treated treated) {
+        if (!task.isEmpty() && survey.drive().drive().machine().train().routeByKey(task).isEmpty()) {
+            throw Refused.because(SurveyReason.SOUND_SPEED).at("task");
+        }
+        Recording recording = new Recording(0, by.author().written(), task, sound.sha256(), bytes, seconds, stood.strip(), treated);
+        return new Draft(by, Kind.SOUND.name(), task, recording.toPayload(), List.of(sound), Optional.empty());
+    }
+
     /** @param film as it is kept, see {@link Clip} */
     public static Draft clip(Authorship by, String step, Attachment film, int bytes, String caption) {
         Clip clip = new Clip(0, by.author().written(), step, film.sha256(), film.type(), bytes, checked(caption));

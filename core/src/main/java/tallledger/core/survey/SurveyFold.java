@@ -31,6 +31,7 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
     private final List<RecordedRepair> repairs = new ArrayList<>();
     private final List<Photo> photos = new ArrayList<>();
     private final List<Clip> clips = new ArrayList<>();
+    private final List<Recording> recordings = new ArrayList<>();
     private final Map<Integer, NotedEntry<Regrade>> regrades = new HashMap<>();
     private final Footage footage;
     private Optional<PlanChoice> plan = Optional.empty();
@@ -54,7 +55,7 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
                     .ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
         return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
-                List.copyOf(photos), List.copyOf(clips), Map.copyOf(regrades), plan, stakes, List.copyOf(strays),
+                List.copyOf(photos), List.copyOf(clips), List.copyOf(recordings), Map.copyOf(regrades), plan, stakes, List.copyOf(strays),
                 footage);
     }
 
@@ -188,6 +189,12 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
     @Override
     public Optional<Reason> clip(BookEvent.ClipTaken event, Entry entry) {
         clips.add(event.clip());
+        return TAKEN;
+    }
+
+    @Override
+    public Optional<Reason> sound(BookEvent.SoundTaken event, Entry entry) {
+        recordings.add(event.recording());
         return TAKEN;
     }
 

@@ -8,6 +8,8 @@ enum SurveyReason implements ReasonCode {
     CHECK_SECONDS("check.seconds"),
     DOUBT_PLATE_MISLEADS("doubt.plate-misleads", "read", "entry", "plate", "predicted"),
     DOUBT_PLATE_STANDS("doubt.plate-stands", "read", "entry", "plate", "predicted"),
+    SOUND_STOOD("sound.stood"),
+    SOUND_SPEED("sound.speed"),
     FILM_UNKNOWN("film.unknown"),
     FILM_PAST_END("film.past-end", "second"),
     FILM_QUIET("film.quiet"),

@@ -75,6 +75,8 @@ class EventTest {
         Entry taken = book.write(
                 SurveyEntries.photo(by(), "covers", List.of(new Attachment(Photo.PICTURE, "0".repeat(64), "image/png")), 640, 480, "open"));
         book.write(SurveyEntries.photoMarked(by(), book.survey(), taken.sequence(), "arrow 10 20 30 40 crack\nring 1 2 3 4"));
+        book.write(SurveyEntries.sound(by(), book.survey(), "", new Attachment(Recording.SOUND, "2".repeat(64), Recording.TYPE), 5_000,
+                new java.math.BigDecimal("12.0"), Recording.USUAL_PLACE, Recording.Treated.NOT));
         book.write(SurveyEntries.clip(by(), "covers", new Attachment(Clip.FILM, "1".repeat(64), "video/mp4"), 3_400_000, "jumps out"));
         book.write(SurveyEntries.camera(by(), BookEvent.Camera.What.STARTED));
         book.write(SurveyEntries.cameraShifted(by(), "-12"));

@@ -79,6 +79,9 @@ class StraysTest {
         int taken = drafts.size();
         write(SurveyEntries.photoMarked(Authorship.of(AT, ME), Survey.fold(machine, House.shipped(List.of()), chained()), taken,
                 "arrow 10 20 30 40 crack\nword 1 2 paint"));
+        write(SurveyEntries.sound(Authorship.of(AT, ME), Survey.fold(machine, House.shipped(List.of()), chained()), "",
+                new Attachment(Recording.SOUND, "d".repeat(64), Recording.TYPE), 9, new java.math.BigDecimal("5.0"), "near",
+                Recording.Treated.YES));
         write(SurveyEntries.clip(Authorship.of(AT, ME), "lamp", new Attachment(Clip.FILM, "c".repeat(64), "video/mp4"), 5, "flickers"));
         filmed();
         write(SurveyEntries.remark(Authorship.of(AT, ME), "clean shop"));

@@ -29,6 +29,7 @@ final class Arriving extends OncePerRequestFilter {
     static final long A_FORM = 1_048_576;
     static final long A_FILE = 16L * 1024 * 1024;
     static final long A_FILM = 61L * 1024 * 1024;
+    static final long A_SOUND = 21L * 1024 * 1024;
     static final long AN_ARCHIVE = 701L * 1024 * 1024;
     /** Of the threads that answer, so many may be reading at a time; the others show pages. */
     private static final int AT_ONCE = 100;
@@ -154,12 +155,16 @@ final class Arriving extends OncePerRequestFilter {
     }
 
     private static long largest(String address) {
-        return address.equals("/check") ? AN_ARCHIVE : address.endsWith("/films") ? A_FILM : A_FILE;
+        return address.equals("/check") ? AN_ARCHIVE
+                : address.endsWith("/films") ? A_FILM
+                        : address.endsWith("/sounds") ? A_SOUND : A_FILE;
     }
 
     /** What is said of a body that is too large for its address. */
     static String tooLarge(String address) {
-        return address.endsWith("/photos") ? "sorry.photo-large" : address.endsWith("/films") ? "sorry.film-large" : "sorry.too-large";
+        return address.endsWith("/photos") ? "sorry.photo-large"
+                : address.endsWith("/films") ? "sorry.film-large"
+                        : address.endsWith("/sounds") ? "sorry.sound-large" : "sorry.too-large";
     }
 
     /** What a device asks for beyond what it was let in for (sharing.DeviceGate). */

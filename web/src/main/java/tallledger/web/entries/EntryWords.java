@@ -190,6 +190,12 @@ record EntryWords(Words words, Survey survey) implements Event.EventVisitor<Stri
     }
 
     @Override
+    public String sound(BookEvent.SoundTaken event, Entry entry) {
+        return words.say("entry.sound", event.recording().seconds(), event.recording().megabytes(), event.recording().stood(),
+                event.recording().sha256().substring(0, 8));
+    }
+
+    @Override
     public String photoMarked(BookEvent.PhotoMarked event, Entry entry) {
         return words.say("entry.photo-marked", event.photo(), event.marks().stream().map(m -> words.say(m.says()))
                 .collect(Collectors.joining(", ")));

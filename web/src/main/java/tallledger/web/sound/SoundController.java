@@ -1,0 +1,172 @@
+package tallledger.web.sound;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import tallledger.core.reason.Reason;
+import tallledger.core.reason.Refused;
+import tallledger.core.sound.SoundAnalysis;
+import tallledger.core.sound.SoundReason;
+import tallledger.core.sound.WavFile;
+import tallledger.core.survey.Recording;
+import tallledger.core.survey.SurveyEntries;
+import tallledger.web.forms.AuthorCookie;
+import tallledger.web.forms.FormInput;
+import tallledger.web.forms.SurveyWriter;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
+import tallledger.web.store.Submission;
+import tallledger.web.words.WebReason;
+import tallledger.web.words.Words;
+
+/** Sounds of the machine: a recording is taken in at a speed, looked at by its spectrum, held against another. */
+@Controller
+class SoundController {
+
+    private static final int MOST_BYTES = 20_000_000;
+    private static final int A_MINUTE = 60;
+
+    private final SurveyLibrary library;
+    private final SurveyWriter entries;
+    private final Attachments attachments;
+    private final SoundAnalyses analyses;
+    private final AuthorCookie writer;
+    private final Clock clock;
+    private final Words words;
+    private final boolean demo;
+
+    SoundController(SurveyLibrary library, SurveyWriter entries, Attachments attachments, SoundAnalyses analyses, AuthorCookie writer,
+            Clock clock, Words words, @Value("${tallledger.demo:false}") boolean demo) {
+        this.demo = demo;
+        this.library = library;
+        this.entries = entries;
+        this.attachments = attachments;
+        this.analyses = analyses;
+        this.writer = writer;
+        this.clock = clock;
+        this.words = words;
+    }
+
+    /** A speed that something can be recorded at. */
+    public record SpeedChoice(String key, String name) {
+    }
+
+    /** @param of entry of a recording @param with entry of another, drawn over it @param over "orders" or frequencies */
+    @GetMapping("/surveys/{id}/sound")
+    String sound(@PathVariable long id, @RequestParam(defaultValue = "0") int of, @RequestParam(defaultValue = "0") int with,
+            @RequestParam(defaultValue = "") String over, Model model, HttpServletRequest request) {
+        StoredSurvey survey = library.survey(id);
+        FormInput typed = FormInput.blank();
+        typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
+        typed.set("stood", survey.core().recordings().stream().reduce((a, b) -> b).map(Recording::stood).orElse(Recording.USUAL_PLACE));
+        typed.set("treated", Recording.Treated.NOT_KNOWN.name());
+        model.addAttribute("orders", over.equals("orders"));
+        return page(survey, of, with, over.equals("orders"), typed, Submission.fresh(survey.head()), model);
+    }
+
+    /** A form refused there and asked for again. */
+    @GetMapping("/surveys/{id}/sounds")
+    String again(@PathVariable long id) {
+        return "redirect:/surveys/" + id + "/sound";
+    }
+
+    @PostMapping("/surveys/{id}/sounds")
+    String take(@PathVariable long id, @RequestParam MultiValueMap<String, String> fields, @RequestParam Optional<MultipartFile> sound,
+            Model model, HttpServletResponse response) {
+        StoredSurvey survey = library.survey(id);
+        FormInput typed = FormInput.of(fields);
+        Optional<AttachmentRow> row = typed.attempt("sound", () -> AttachmentRow.of(Recording.TYPE, bytes(sound)));
+        Optional<WavFile> wav = row.flatMap(r -> typed.attempt("sound", () -> WavFile.parse(r.bytes())));
+        Optional<Recording.Treated> treated = typed.choice("treated", Recording.Treated.class);
+        return entries.write(survey, typed, response, () -> wav.flatMap(w -> treated.flatMap(t -> typed.attempt("task",
+                () -> SurveyEntries.sound(survey.by(clock, typed.get("author")), survey.core(), typed.get("task"),
+                        row.orElseThrow().as(Recording.SOUND), row.get().bytes().length,
+                        BigDecimal.valueOf(w.seconds()).setScale(1, RoundingMode.HALF_UP), typed.get("stood"), t)))),
+                (now, said, submission) -> page(now, 0, 0, false, said, submission, model),
+                entry -> "redirect:/surveys/" + id + "/sound?of=" + entry.sequence(),
+                (book, draft, submission) -> attachments.keep(book, List.of(row.orElseThrow()), draft, submission));
+    }
+
+    private static byte[] bytes(Optional<MultipartFile> sent) {
+        MultipartFile file = sent.filter(s -> s.getSize() > 0).orElseThrow(() -> Refused.because(WebReason.SOUND_MISSING));
+        if (file.getSize() > MOST_BYTES) {
+            throw Refused.because(WebReason.SOUND_LARGE, (int) (file.getSize() / 1_000_000), MOST_BYTES / 1_000_000);
+        }
+        try {
+            return file.getBytes();
+        } catch (IOException broken) {
+            throw Refused.because(SoundReason.NO_WAV);
+        }
+    }
+
+    private String page(StoredSurvey survey, int of, int with, boolean orders, FormInput typed, Submission submission, Model model) {
+        model.addAttribute("survey", survey);
+        model.addAttribute("typed", typed);
+        model.addAttribute("submission", submission);
+        model.addAttribute("treatments", List.of(Recording.Treated.values()));
+        model.addAttribute("speeds", survey.folded().table().counted().stream().flatMap(s -> s.routes().stream().limit(1))
+                .map(r -> new SpeedChoice(r.key(), survey.folded().machine().train().name(r))).toList());
+        model.addAttribute("recordings", survey.core().recordings());
+        Optional<Recording> one = recording(survey, of);
+        model.addAttribute("asked", of);
+        model.addAttribute("example", demo);
+        model.addAttribute("view", one.flatMap(r -> view(survey, r, recording(survey, with), orders)).orElse(null));
+        model.addAttribute("gone", one.isPresent() && model.getAttribute("view") == null);
+        return "sound/sound";
+    }
+
+    private static Optional<Recording> recording(StoredSurvey survey, int entry) {
+        return survey.core().recordings().stream().filter(r -> r.entry() == entry).findFirst();
+    }
+
+    private Optional<SoundView> view(StoredSurvey survey, Recording recording, Optional<Recording> with, boolean orders) {
+        return analyses.of(survey, recording).map(analysis -> {
+            Optional<Double> rpm = SoundAnalyses.speed(survey, recording);
+            boolean byOrder = orders && rpm.isPresent();
+            List<Reason> unfit = new ArrayList<>(analysis.unfit());
+            List<Reason> doubts = new ArrayList<>(analysis.doubts());
+            if (recording.treated() == Recording.Treated.YES) {
+                unfit.add(Reason.of(WebReason.SOUND_TREATED));
+            } else if (recording.treated() == Recording.Treated.NOT_KNOWN) {
+                doubts.add(Reason.of(WebReason.SOUND_TREATED_NOT_KNOWN));
+            }
+            Optional<SpectrumPlot.Shown> other = with.filter(w -> w.entry() != recording.entry())
+                    .flatMap(w -> analyses.of(survey, w).map(a -> shown(survey, w, a, byOrder)));
+            return new SoundView(recording, unfit, doubts, analysis.says(SoundAnalyses.read(survey, recording)),
+                    SpectrumPlot.of(shown(survey, recording, analysis, byOrder), other, byOrder, words), SoundView.lines(analysis, rpm),
+                    other.isPresent() ? with : Optional.empty());
+        });
+    }
+
+    private static SpectrumPlot.Shown shown(StoredSurvey survey, Recording recording, SoundAnalysis analysis, boolean byOrder) {
+        return new SpectrumPlot.Shown(analysis, byOrder ? SoundAnalyses.speed(survey, recording).orElse((double) A_MINUTE) / A_MINUTE : 1);
+    }
+
+    @GetMapping("/surveys/{id}/sounds/{entry}")
+    ResponseEntity<byte[]> play(@PathVariable long id, @PathVariable int entry) {
+        return recording(library.survey(id), entry).flatMap(r -> attachments.attachment(r.sha256()))
+                .map(row -> ResponseEntity.ok().contentType(MediaType.parseMediaType(Recording.TYPE))
+                        .cacheControl(CacheControl.noCache().cachePrivate()).body(row.bytes()))
+                .orElseGet(() -> ResponseEntity.notFound().build());
+    }
+}
