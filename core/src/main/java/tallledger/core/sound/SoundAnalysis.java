@@ -34,6 +34,7 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
     private static final double HALF = 0.5;
     private static final double RATTLES = 8;
     private static final int SUPPLY_HARMONICS = 6;
+    private static final double SLIP = 0.05;
 
     /** A peak with what of the drive it may belong to, nearest first; nothing where nobody knows. */
     public record NamedPeak(Peak peak, List<Source> sources) {
@@ -73,7 +74,9 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
         double crest = rms == 0 ? 0 : most / rms;
         // A full-scale sine has a root mean square of 1/√2.
         double overall = Spectrum.decibels(2 * rms * rms);
-        List<Peak> turned = peaks.stream().filter(p -> !isSupply(p, turning, spectrum.binHertz())).map(NamedPeak::peak).toList();
+        List<Peak> turned =
+                peaks.stream().filter(p -> !isSupply(p, turning, spectrum.binHertz()) && !isMotor(p, turning, spectrum.binHertz()))
+                        .map(NamedPeak::peak).toList();
         return new SoundAnalysis(wav.seconds(), spectrum, peaks, knocks, CombSpeed.of(turned, plate, within, spectrum.binHertz()), crest,
                 overall, like(knocks, peaks, overall, crest), unfit(wav, overall, rms, room), wav.doubts());
     }
@@ -83,6 +86,12 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
             double times = Math.rint(peak.peak.hertz() / (t.hertz() / 2));
             return times >= 1 && times <= 2 * SUPPLY_HARMONICS && Math.abs(peak.peak.hertz() - times * t.hertz() / 2) <= binHertz;
         });
+    }
+
+    /** A motor turns up to a twentieth faster or slower than its plate says; its orders are none of the spindle's. */
+    private static boolean isMotor(NamedPeak peak, List<Turning> turning, double binHertz) {
+        return turning.stream().filter(t -> t.kind() == Turning.Kind.MOTOR)
+                .anyMatch(t -> Math.abs(peak.peak.hertz() - t.hertz()) <= Math.max(binHertz, SLIP * t.hertz()));
     }
 
     private static SoundsLike like(List<Knock> knocks, List<NamedPeak> peaks, double overall, double crest) {

@@ -287,7 +287,8 @@ public final class Spoken {
     /** What is taken up to a figure runs at it. */
     private static final Pattern TAKEN_TO =
             Pattern.compile(
-                    "\\b(?:take|bring|wind|crank|run|turn|push|open|creep|coming|going|all the way|right|slowly|and)(?: it| this| her| them)?"
+                    "\\b(?:take|bring|wind|crank|run|turn|push|open|creep|coming|going|all the way|right|slowly|and)"
+                            + "(?: it| this| her| them)?"
                             + "(?: back| right| all the way| slowly)? (?:up|down) (?:to )?$|\\b(?:all the way|right) to $");
     private static final Pattern FIRST = Pattern.compile("^(?:(?:then|and|now|next|okay|ok|so|right|yep|here),? )*");
     private static final Pattern GOES_ON = Pattern.compile("^(?:[,.;]| (?:the|and|you|it's|there's|that's)\\b)");

@@ -166,6 +166,16 @@ class SoundAnalysisTest {
         assertThat(found.comb().get().u()).isLessThan(2);
     }
 
+    /** Orders 1, 2 and what would be the fourth, were it not the motor's. */
+    @Test
+    void theMotorsOwnTurnIsNoOrderOfTheSpindle() {
+        List<Turning> driven = List.of(new Turning(Turning.Kind.SPINDLE, "", "", 6.07), new Turning(Turning.Kind.MOTOR, "", "", 24));
+        DoubleUnaryOperator sound = Sounds.sum(Sounds.sine(0.1, 6.07), Sounds.sine(0.1, 12.14), Sounds.sine(0.1, 23.75), ROOM);
+        WavFile wav = Sounds.recorded(16_000, 10, sound);
+        assertThat(SoundAnalysis.of(wav, driven, List.of(355.0), 0.06, Optional.empty()).comb()).isEmpty();
+        assertThat(SoundAnalysis.of(wav, driven.subList(0, 1), List.of(355.0), 0.06, Optional.empty()).comb()).isPresent();
+    }
+
     @Test
     void twoOrdersGiveNoSpeed() {
         assertThat(heard(Sounds.sine(0.1, 15), Sounds.sine(0.1, 30)).comb()).isEmpty();

@@ -165,6 +165,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
                         .map(system -> words.say(system.words(survey.core().machine().fitOut()))))
                 .or(() -> survey.core().decoded().event(entry.sequence()).filter(WorkEvent.Checked.class::isInstance)
                         .map(WorkEvent.Checked.class::cast).map(checked -> words.say("step.check-" + checked.check().name())))
+                .or(() -> survey.core().machine().train().routeByKey(entry.step()).map(survey.core().machine().train()::name))
                 .orElse(entry.step());
     }
 

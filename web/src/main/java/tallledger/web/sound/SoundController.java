@@ -150,6 +150,10 @@ class SoundController {
             } else if (recording.treated() == Recording.Treated.NOT_KNOWN) {
                 doubts.add(Reason.of(WebReason.SOUND_TREATED_NOT_KNOWN));
             }
+            if (!recording.isOfRoom() && SoundAnalyses.read(survey, recording).isEmpty()) {
+                doubts.add(rpm.map(n -> Reason.of(WebReason.SOUND_PLATE_SPEED, BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)))
+                        .orElseGet(() -> Reason.of(WebReason.SOUND_NO_SPEED)));
+            }
             Optional<SpectrumPlot.Shown> other = with.filter(w -> w.entry() != recording.entry())
                     .flatMap(w -> analyses.of(survey, w).map(a -> shown(survey, w, a, byOrder)));
             return new SoundView(recording, unfit, doubts, analysis.says(SoundAnalyses.read(survey, recording)),

@@ -92,6 +92,8 @@ public enum WebReason implements ReasonCode {
     FILM_LARGE("film.large", "length", "most"),
     SOUND_MISSING("sound.missing"),
     SOUND_LARGE("sound.large", "megabytes", "most"),
+    SOUND_PLATE_SPEED("sound.plate-speed", "rpm"),
+    SOUND_NO_SPEED("sound.no-speed"),
     SOUND_TREATED("sound.treated"),
     SOUND_TREATED_NOT_KNOWN("sound.treated-not-known"),
     FILM_MISSING("film.missing"),

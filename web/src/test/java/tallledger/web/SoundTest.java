@@ -1,0 +1,124 @@
+package tallledger.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import java.security.MessageDigest;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tallledger.core.coverage.Symptom;
+import tallledger.core.drive.Route;
+import tallledger.core.survey.Recording;
+import tallledger.core.survey.Scope;
+import tallledger.practice.HiddenFault;
+import tallledger.practice.KestrelVale;
+import tallledger.practice.SimulatedMachine;
+import tallledger.practice.SimulatedSound;
+import tallledger.web.library.MachineBooks;
+import tallledger.web.library.StoredSurvey;
+import tallledger.web.library.SurveyBooks;
+import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Submission;
+
+/** A recording is kept, played, read and held against another; what is none is refused where it was chosen. */
+class SoundTest {
+
+    private static final SimulatedMachine MILL = KestrelVale.shortlist().get(2);
+    private static final SimulatedMachine KNOCKING = new SimulatedMachine(MILL.description(), MILL.trueSpeeds(), MILL.motorFactor(),
+            MILL.scatter(), List.of(new HiddenFault("left lever", "in", Symptom.KNOCKS_ONCE_A_TURN, 1)), Map.of());
+    private final App app = App.demo();
+    private final Browser browser = Browser.open();
+    private final Page page = browser.page();
+
+    private long survey() {
+        long machine = app.bean(MachineBooks.class).add(MILL.description(), "Q. Tester", Submission.fresh(0));
+        return app.bean(SurveyBooks.class).open(app.bean(SurveyLibrary.class).machine(machine), "Q. Tester", "buyer", Scope.WHOLE,
+                Submission.fresh(0));
+    }
+
+    private StoredSurvey now(long survey) {
+        return app.bean(SurveyLibrary.class).survey(survey);
+    }
+
+    private static Route route(String name) {
+        return MILL.description().train().routes().stream().filter(r -> MILL.description().train().name(r).equals(name)).findFirst()
+                .orElseThrow();
+    }
+
+    private static byte[] sound(String name) {
+        return SimulatedSound.usual().of(KNOCKING, route(name), KNOCKING.trueSpeed(route(name)), 4);
+    }
+
+    private void bring(byte[] wav, String task, String treated) {
+        if (page.locator("#sound").isHidden()) {
+            page.click("summary:has-text('Bring a recording')");
+        }
+        page.setInputFiles("#sound", new FilePayload("a.wav", "audio/wav", wav));
+        page.selectOption("#task", task);
+        page.selectOption("#treated", treated);
+        page.click("text=Keep the recording");
+    }
+
+    @Test
+    void aKnockIsFoundOnItsShaftAndEachPeakHasAName() throws Exception {
+        long survey = survey();
+        page.navigate(app.url("/surveys/" + survey + "/sound"));
+        bring(SimulatedSound.usual().ofRoom(9), "", "NOT");
+        assertThat(page.locator("main h2").first()).containsText("The room, machine off");
+        byte[] wav = sound("3·in·high");
+        bring(wav, route("3·in·high").key(), "NOT");
+        assertThat(page.locator("main")).containsText("It knocks");
+        assertThat(page.locator("main")).containsText("once a turn of the shaft into “left lever”");
+        assertThat(page.locator("tr:has-text('the mesh 24:48 of “left lever”')").first()).isVisible();
+        assertThat(page.locator("main .wrong")).hasCount(0);
+        assertThat(page.locator("main")).containsText("goes by the plate’s 355 rpm");
+        String hash = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(wav));
+        Recording kept = now(survey).core().recordings().get(1);
+        assertThat(kept.sha256()).isEqualTo(hash);
+        assertThat(kept.stood()).isEqualTo(Recording.USUAL_PLACE);
+        assertThat(page.request().get(app.url("/surveys/" + survey + "/sounds/" + kept.entry())).body()).isEqualTo(wav);
+        bring(sound("1·in·high"), route("1·in·high").key(), "YES");
+        assertThat(page.locator("main .wrong").first()).containsText("changed its level");
+        page.selectOption("#with", String.valueOf(kept.entry()));
+        page.selectOption("#over", "orders");
+        page.click("text=Draw");
+        assertThat(page.locator(".drawn svg text:has-text('order 1')").first()).isVisible();
+        assertThat(page.locator("main")).containsText("Broken: entry " + kept.entry());
+        page.navigate(app.url("/surveys/" + survey + "/entries"));
+        assertThat(page.locator("main")).containsText("sound, 12 s, 0.4 MB");
+        assertThat(page.locator("tr:has-text('sound, 12 s')").nth(1).locator("td").nth(3)).hasText("3·in·high");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void whatIsNoRecordingIsRefusedAndNothingTypedIsLost() {
+        long survey = survey();
+        page.navigate(app.url("/surveys/" + survey + "/sound"));
+        page.fill("#stood", "on the carriage");
+        bring("ID3 an MP3 that is called WAV".getBytes(), route("3·in·high").key(), "NOT");
+        assertThat(page.locator("#wrong-sound")).containsText("This is no WAV file");
+        assertThat(page.locator("#stood")).hasValue("on the carriage");
+        assertThat(page.locator("#task")).hasValue(route("3·in·high").key());
+        assertThat(page.locator("#treated")).hasValue("NOT");
+        page.click("text=Keep the recording");
+        assertThat(page.locator("#wrong-sound")).containsText("Which file?");
+        page.fill("#stood", "");
+        bring(SimulatedSound.usual().ofRoom(9), "", "NOT_KNOWN");
+        assertThat(page.locator("main")).containsText("Where did the microphone stand?");
+        assertThat(now(survey).core().recordings()).isEmpty();
+    }
+
+    @Test
+    void aRecordingThatIsNoLouderThanTheRoomProvesNothing() {
+        long survey = survey();
+        page.navigate(app.url("/surveys/" + survey + "/sound"));
+        bring(new SimulatedSound(16_000, 6, 0.05).ofRoom(9), "", "NOT");
+        bring(new SimulatedSound(16_000, 6, 0.05).ofRoom(10), route("3·in·high").key(), "NOT_KNOWN");
+        assertThat(page.locator("main .wrong").first()).containsText("over the room with the machine off");
+        assertThat(page.locator("main")).containsText("Nobody says whether what recorded it");
+    }
+}
