@@ -2,14 +2,15 @@
 import { betweenFrames, change, FilmTaps, frameBefore, FrameTimes, Jumps, levels, nextFrame, shownTime, SPEEDS } from "./film-clock.js";
 import { drawStrip } from "./film-strip.js";
 import { PicturePoints } from "./film-points.js";
+import { LONGEST, SHORTEST, wav } from "./sound-wav.js";
 
 /** A larger file's sound is not read whole: its level is drawn as it plays. */
 const WHOLE_SOUND = 200 * 1024 * 1024;
 const STRIP = 720;
 const ENOUGH_FRAMES = 24;
 const SMALL = { width: 32, height: 18 };
-const KEYS = { p: "play", t: "tap", f: "frame-first", h: "frame-last", g: "levers", c: "cut", s: "still", r: "measure", a: "loop-from",
-  e: "loop-until", u: "loop-off" };
+const KEYS = { p: "play", t: "tap", f: "frame-first", h: "frame-last", g: "levers", c: "cut", s: "still", r: "measure", n: "sound",
+  a: "loop-from", e: "loop-until", u: "loop-off" };
 const ARROWS = { ArrowLeft: ["back", "frame-back"], ArrowRight: ["on", "frame-on"], ArrowDown: ["slower"], ArrowUp: ["faster"] };
 
 export function watchDesk() {
@@ -270,6 +271,7 @@ class FilmDesk {
       case "levers": this.levers = this.now; this.show(); break;
       case "cut": this.cut(this.now); break;
       case "still": this.still(); break;
+      case "sound": this.keepSound(); break;
       case "measure": this.find(".film-measured").hidden = !this.points.toggle(); break;
       case "take-count": this.takeCount(); break;
       case "take-length": this.takeLength(); break;
@@ -436,6 +438,38 @@ class FilmDesk {
       Object.entries(said).forEach(([name, value]) => this.hidden(form, name, value));
       this.post(form);
     }, "image/png");
+  }
+
+  /** The sound of the piece that is marked, as a recording of the speed that is open in the run sheet. */
+  async keepSound() {
+    const { from, until } = this.loop;
+    const piece = from !== null && until > from ? until - from : 0;
+    if (piece < SHORTEST || piece > LONGEST) {
+      this.says(`Mark a piece of ${SHORTEST} to ${LONGEST} s first, in which one speed runs evenly: A where it begins, E where it ends.`);
+      return;
+    }
+    if (this.film.file.size > WHOLE_SOUND) {
+      this.says("This film is too large for its sound to be read whole. Cut the piece out with any program, and open that.");
+      return;
+    }
+    const audio = new AudioContext();
+    try {
+      const whole = await audio.decodeAudioData(await this.film.file.arrayBuffer());
+      const at = (second) => Math.round(second * whole.sampleRate);
+      const heard = whole.getChannelData(0).slice(at(from), at(until));
+      const form = this.find(".film-sound");
+      const files = new DataTransfer();
+      files.items.add(new File([wav([heard], whole.sampleRate)], "sound-of-the-film.wav", { type: "audio/wav" }));
+      form.querySelector("[name=sound]").files = files.files;
+      form.querySelector("[name=task]").value = this.frame.contentDocument?.querySelector("#step")?.dataset.step ?? "";
+      const said = { filmOf: this.film.hash, filmFrom: from.toFixed(3), filmUntil: until.toFixed(3), filmSet: "" };
+      Object.entries(said).forEach(([name, value]) => this.hidden(form, name, value));
+      this.post(form);
+    } catch (none) {
+      this.says("This film has no sound that can be read here.");
+    } finally {
+      audio.close();
+    }
   }
 
   /* What is seen. */

@@ -16,6 +16,7 @@ import { plateForm } from "./plate-grid.js";
 import { watchPocket } from "./pocket.js";
 import { watchFields } from "./record-fields.js";
 import { watchSlate } from "./slate.js";
+import { watchSoundRecorder } from "./sound-record.js";
 import { timedForm } from "./stopwatch.js";
 import { watchTable } from "./table-look.js";
 import { speedForm } from "./tap-count.js";
@@ -43,6 +44,7 @@ document.addEventListener("step-shown", () => {
 
 watchPage();
 watchDesk();
+watchSoundRecorder();
 watchFilmLinks();
 watchSlate();
 watchFields();

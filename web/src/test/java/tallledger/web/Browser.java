@@ -22,8 +22,11 @@ import org.junit.jupiter.api.extension.ExtensionContext;
  */
 public final class Browser {
 
+    static final Path MICROPHONE = Path.of("target/heard-by-the-microphone.wav").toAbsolutePath();
     private static final List<String> FLAGS = List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking",
-            "--disable-component-update", "--disable-sync", "--no-first-run");
+            "--disable-component-update", "--disable-sync", "--no-first-run",
+            // A microphone that hears what a test has written there.
+            "--use-fake-device-for-media-stream", "--use-fake-ui-for-media-stream", "--use-file-for-fake-audio-capture=" + MICROPHONE);
     private static com.microsoft.playwright.Browser browser;
     /** Those with script: opening one takes longer than most of what a test does in it, and each would read the style anew. */
     private static final Deque<BrowserContext> IDLE = new ArrayDeque<>();

@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
+import java.nio.file.Files;
 import java.security.MessageDigest;
 import java.util.HexFormat;
 import java.util.List;
@@ -83,6 +85,10 @@ class SoundTest {
         assertThat(page.request().get(app.url("/surveys/" + survey + "/sounds/" + kept.entry())).body()).isEqualTo(wav);
         bring(sound("1·in·high"), route("1·in·high").key(), "YES");
         assertThat(page.locator("main .wrong").first()).containsText("changed its level");
+        assertThat(page.locator("main")).containsText("Nothing recurs at three speeds");
+        bring(sound("2·in·high"), route("2·in·high").key(), "NOT");
+        assertThat(page.locator("main")).containsText("recurs at 1·in·high, 2·in·high, 3·in·high: it turns with the spindle");
+        assertThat(page.locator("main")).containsText("100 Hz recurs at 1·in·high, 2·in·high, 3·in·high whatever the spindle turns at");
         page.selectOption("#with", String.valueOf(kept.entry()));
         page.selectOption("#over", "orders");
         page.click("text=Draw");
@@ -92,6 +98,39 @@ class SoundTest {
         assertThat(page.locator("main")).containsText("sound, 12 s, 0.4 MB");
         assertThat(page.locator("tr:has-text('sound, 12 s')").nth(1).locator("td").nth(3)).hasText("3·in·high");
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** The browser's own microphone, fed from a file. */
+    @Test
+    void theMicrophoneIsRecordedAsItComes() throws Exception {
+        long survey = survey();
+        Route route = route("3·in·high");
+        Files.write(Browser.MICROPHONE, new SimulatedSound(48_000, 20, 0.004).of(KNOCKING, route, KNOCKING.trueSpeed(route), 6));
+        page.navigate(app.url("/surveys/" + survey + "/sound"));
+        page.click("[data-sound=record]");
+        assertThat(page.locator(".sound-says")).containsText("7 s of 5 to 60",
+                new LocatorAssertions.ContainsTextOptions().setTimeout(30_000));
+        page.click("[data-sound=stop]");
+        assertThat(page.locator(".sound-says")).containsText("s recorded");
+        page.selectOption("#task", route.key());
+        page.click("text=Keep the recording");
+        assertThat(page.locator("main")).containsText("once a turn of the shaft into “left lever”");
+        Recording kept = now(survey).core().recordings().get(0);
+        assertThat(kept.seconds().doubleValue()).isBetween(6.5, 10.0);
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void aMicrophoneThatIsRefusedOrTooShortIsSaid() {
+        long survey = survey();
+        page.navigate(app.url("/surveys/" + survey + "/sound"));
+        page.click("[data-sound=record]");
+        page.click("[data-sound=stop]");
+        assertThat(page.locator(".sound-says")).containsText("too short");
+        page.evaluate("() => { navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError')); }");
+        page.click("[data-sound=record]");
+        assertThat(page.locator(".sound-says")).containsText("The microphone was refused");
+        assertThat(page.locator("[data-sound=record]")).isEnabled();
     }
 
     @Test

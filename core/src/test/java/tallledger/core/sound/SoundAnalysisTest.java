@@ -181,6 +181,26 @@ class SoundAnalysisTest {
         assertThat(heard(Sounds.sine(0.1, 15), Sounds.sine(0.1, 30)).comb()).isEmpty();
     }
 
+    private static Recurring.AtSpeed at(double rpm, double... hertz) {
+        DoubleUnaryOperator[] tones = java.util.Arrays.stream(hertz).mapToObj(h -> Sounds.sine(0.1, h)).toArray(DoubleUnaryOperator[]::new);
+        return new Recurring.AtSpeed(heard(tones), rpm);
+    }
+
+    private static List<String> recurring(Recurring.AtSpeed... all) {
+        return Recurring.in(List.of(all)).stream().map(r -> (r.turns() ? "order " : "hertz ") + Math.round(r.at()) + " " + r.in()).toList();
+    }
+
+    /** At 300, 600 and 900: order 10, and 130 Hz, which is order 26, 13 and 8.67; in two of three is by chance. */
+    @Test
+    void whatTurnsWithTheSpindleIsToldFromWhatDoesNot() {
+        assertThat(recurring(at(300, 50, 130, 700), at(600, 100.6, 130.5, 333), at(900, 150, 131, 700)))
+                .containsExactly("order 10 [0, 1, 2]", "hertz 131 [0, 1, 2]");
+        assertThat(recurring(at(300, 50), at(600, 100))).as("two agree by chance").isEmpty();
+        assertThat(recurring(at(300, 50), at(300, 50), at(329, 54.8))).as("speeds too near tell nothing").isEmpty();
+        assertThat(recurring(at(300, 50), at(310, 51.7), at(331, 55.2))).containsExactly("order 10 [0, 1, 2]");
+        assertThat(recurring()).isEmpty();
+    }
+
     private static List<String> unfit(DoubleUnaryOperator at, DoubleUnaryOperator room) {
         Optional<SoundAnalysis> off = Optional.ofNullable(room)
                 .map(r -> SoundAnalysis.of(Sounds.recorded(8000, 5, r), List.of(), List.of(), 0.06, Optional.empty()));

@@ -7,8 +7,12 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -23,6 +27,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
+import tallledger.core.sound.Recurring;
 import tallledger.core.sound.SoundAnalysis;
 import tallledger.core.sound.SoundReason;
 import tallledger.core.sound.WavFile;
@@ -45,6 +50,7 @@ class SoundController {
 
     private static final int MOST_BYTES = 20_000_000;
     private static final int A_MINUTE = 60;
+    private static final int MOST_CURVES = 12;
 
     private final SurveyLibrary library;
     private final SurveyWriter entries;
@@ -129,10 +135,31 @@ class SoundController {
         model.addAttribute("recordings", survey.core().recordings());
         Optional<Recording> one = recording(survey, of);
         model.addAttribute("asked", of);
+        waterfall(survey, model);
         model.addAttribute("example", demo);
         model.addAttribute("view", one.flatMap(r -> view(survey, r, recording(survey, with), orders)).orElse(null));
         model.addAttribute("gone", one.isPresent() && model.getAttribute("view") == null);
         return "sound/sound";
+    }
+
+    /** The newest recording of each speed, slowest first, each a curve above the one before. */
+    private void waterfall(StoredSurvey survey, Model model) {
+        Map<String, Recording> newest = new LinkedHashMap<>();
+        survey.core().recordings().stream().filter(r -> !r.isOfRoom()).forEach(r -> newest.put(r.task(), r));
+        List<Recording> slowestFirst = newest.values().stream().filter(r -> SoundAnalyses.speed(survey, r).isPresent())
+                .sorted(Comparator.comparingDouble(r -> SoundAnalyses.speed(survey, r).orElseThrow())).limit(MOST_CURVES).toList();
+        List<Recurring.AtSpeed> sounds = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        slowestFirst.forEach(r -> analyses.of(survey, r).ifPresent(a -> {
+            sounds.add(new Recurring.AtSpeed(a, SoundAnalyses.speed(survey, r).orElseThrow()));
+            names.add(survey.folded().machine().train().routeByKey(r.task()).map(survey.folded().machine().train()::name).orElse(r.task()));
+        }));
+        if (sounds.size() > 1) {
+            model.addAttribute("waterfall", SpectrumPlot.waterfall(sounds, names, words));
+            model.addAttribute("recurring", Recurring.in(sounds).stream().map(r -> Reason.of(r.turns() ? WebReason.SOUND_TURNS_WITH
+                    : WebReason.SOUND_STANDS_STILL, BigDecimal.valueOf(r.at()).setScale(1, RoundingMode.HALF_UP),
+                    r.in().stream().map(names::get).collect(Collectors.joining(", ")))).toList());
+        }
     }
 
     private static Optional<Recording> recording(StoredSurvey survey, int entry) {

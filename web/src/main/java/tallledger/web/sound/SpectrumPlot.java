@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tallledger.core.sound.Recurring;
 import tallledger.core.sound.SoundAnalysis;
 import tallledger.core.sound.SoundAnalysis.NamedPeak;
 import tallledger.core.sound.Spectrum;
@@ -60,6 +61,61 @@ final class SpectrumPlot {
         return new SpectrumPlot(of, with, orders).drawn(of, with, words);
     }
 
+    private static final int STEP = 56;
+    private static final double DECIBELS_A_STEP = 40;
+
+    /** Recordings at several speeds over orders, each curve above the one before: what turns with the spindle stands over itself. */
+    static PlotView waterfall(List<Recurring.AtSpeed> sounds, List<String> names, Words words) {
+        double until = sounds.stream().mapToDouble(s -> end(new Shown(s.sound(), s.rpm() / 60))).max().orElseThrow();
+        int height = 70 + STEP * sounds.size() + STEP;
+        PlotView.Sheet sheet = new PlotView.Sheet(WIDTH, height);
+        for (double mark : MARKS) {
+            if (mark >= FIRST_ORDER && mark <= until) {
+                double x = across(mark, FIRST_ORDER, until);
+                sheet.line(Pen.RULE, x, TOP, x, height - 34);
+                sheet.label(x, height - 16, words.say("sound.order", BigDecimal.valueOf(mark).stripTrailingZeros()), "middle");
+            }
+        }
+        for (int i = 0; i < sounds.size(); i++) {
+            Shown shown = new Shown(sounds.get(i).sound(), sounds.get(i).rpm() / 60);
+            double foot = height - 44.0 - STEP * i;
+            double noise = floor(shown.analysis.spectrum());
+            List<double[]> points = new ArrayList<>();
+            double[] levels = shown.analysis.spectrum().levels();
+            for (int k = 1; k < levels.length; k++) {
+                double at = k * shown.analysis.spectrum().binHertz() / shown.turn;
+                if (at >= FIRST_ORDER) {
+                    double y = foot - STEP * Math.max(0, Math.min(2, (levels[k] - noise) / DECIBELS_A_STEP));
+                    addHighest(points, across(at, FIRST_ORDER, until), y);
+                }
+            }
+            sheet.line(i % 2 == 0 ? Pen.READ : Pen.DRAWN, points, false);
+            sheet.label(LEFT - 6, foot - 2, names.get(i), "end");
+        }
+        return sheet.done(words.say("sound.waterfall", sounds.size(), BigDecimal.valueOf(DECIBELS_A_STEP)));
+    }
+
+    /** The median level: what is noise of this recording. */
+    private static double floor(Spectrum spectrum) {
+        double[] sorted = spectrum.levels().clone();
+        java.util.Arrays.sort(sorted);
+        return sorted[sorted.length / 2];
+    }
+
+    private static double across(double at, double from, double until) {
+        return LEFT + (WIDTH - LEFT - 10) * Math.log(at / from) / Math.log(until / from);
+    }
+
+    /** So that no peak is lost between two columns of the picture. */
+    private static void addHighest(List<double[]> points, double x, double y) {
+        if (!points.isEmpty() && x - points.get(points.size() - 1)[0] < 1) {
+            double[] last = points.get(points.size() - 1);
+            last[1] = Math.min(last[1], y);
+        } else {
+            points.add(new double[] {x, y});
+        }
+    }
+
     private PlotView drawn(Shown of, Optional<Shown> with, Words words) {
         PlotView.Sheet sheet = new PlotView.Sheet(WIDTH, HEIGHT);
         for (double level = low; level <= high; level += 2 * TENS) {
@@ -95,20 +151,13 @@ final class SpectrumPlot {
             if (at < from || at > until) {
                 continue;
             }
-            double x = x(at);
-            double y = y(Math.max(low, levels[k]));
-            if (!points.isEmpty() && x - points.get(points.size() - 1)[0] < 1) {
-                double[] last = points.get(points.size() - 1);
-                last[1] = Math.min(last[1], y);
-            } else {
-                points.add(new double[] {x, y});
-            }
+            addHighest(points, x(at), y(Math.max(low, levels[k])));
         }
         return points;
     }
 
     private double x(double at) {
-        return LEFT + (WIDTH - LEFT - 10) * Math.log(at / from) / Math.log(until / from);
+        return across(at, from, until);
     }
 
     private double y(double level) {

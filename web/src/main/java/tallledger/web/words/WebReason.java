@@ -94,6 +94,8 @@ public enum WebReason implements ReasonCode {
     SOUND_LARGE("sound.large", "megabytes", "most"),
     SOUND_PLATE_SPEED("sound.plate-speed", "rpm"),
     SOUND_NO_SPEED("sound.no-speed"),
+    SOUND_TURNS_WITH("sound.turns-with", "order", "speeds"),
+    SOUND_STANDS_STILL("sound.stands-still", "hertz", "speeds"),
     SOUND_TREATED("sound.treated"),
     SOUND_TREATED_NOT_KNOWN("sound.treated-not-known"),
     FILM_MISSING("film.missing"),
