@@ -5,12 +5,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
+import tallledger.core.drive.Turning;
 
 /**
  * Something that stands out in recordings at several speeds: always at the same order it turns with the spindle; always at the same
  * frequency it does not, and is of the supply, of the room, or what the machine rings at (W 3.8). Orders are the same within 1 %, since
  * the speed is no better known; frequencies within two bins. It must recur in three recordings at least, of speeds a tenth apart: where
- * many peaks stand, two agree by chance (house).
+ * many peaks stand, two agree by chance (house). Above order 50 a hundredth is half an order, and one is not told from the next; what is
+ * the supply's is no order.
  *
  * <p>Worked: peaks at 50, 100 and 150 Hz with the spindle at 300, 600 and 900 min⁻¹ are order 10 each time; at 100 Hz every time they are
  * of no order.
@@ -24,6 +26,7 @@ public record Recurring(boolean turns, double at, List<Integer> in) {
     private static final double SAME = 0.01;
     private static final int BINS = 2;
     private static final int FEWEST = 3;
+    private static final double HIGHEST_ORDER = 50;
     private static final double SPEEDS_APART = 1.1;
     private static final double MINUTE = 60;
 
@@ -31,7 +34,7 @@ public record Recurring(boolean turns, double at, List<Integer> in) {
     public record AtSpeed(SoundAnalysis sound, double rpm) {
     }
 
-    private record Place(int recording, double hertz, double rpm) {
+    private record Place(int recording, double hertz, double rpm, boolean supply) {
 
         double order() {
             return hertz * MINUTE / rpm;
@@ -43,7 +46,7 @@ public record Recurring(boolean turns, double at, List<Integer> in) {
         List<Place> places = new ArrayList<>();
         for (int i = 0; i < recordings.size(); i++) {
             for (SoundAnalysis.NamedPeak peak : recordings.get(i).sound.peaks()) {
-                places.add(new Place(i, peak.peak().hertz(), recordings.get(i).rpm));
+                places.add(new Place(i, peak.peak().hertz(), recordings.get(i).rpm, isSupply(peak)));
             }
         }
         record Group(boolean turns, List<Place> places) {
@@ -53,7 +56,8 @@ public record Recurring(boolean turns, double at, List<Integer> in) {
         }
         List<Group> groups = new ArrayList<>();
         double bin = recordings.stream().mapToDouble(r -> r.sound.spectrum().binHertz()).max().orElse(0);
-        groups(places, Place::order, o -> o * SAME).forEach(g -> groups.add(new Group(true, g)));
+        List<Place> orders = places.stream().filter(p -> !p.supply && p.order() <= HIGHEST_ORDER).toList();
+        groups(orders, Place::order, o -> o * SAME).forEach(g -> groups.add(new Group(true, g)));
         groups(places, Place::hertz, h -> BINS * bin).forEach(g -> groups.add(new Group(false, g)));
         groups.sort(Comparator.comparingLong(Group::recordings).reversed().thenComparing(g -> !g.turns));
         List<Place> taken = new ArrayList<>();
@@ -68,6 +72,10 @@ public record Recurring(boolean turns, double at, List<Integer> in) {
             }
         }
         return List.copyOf(all);
+    }
+
+    private static boolean isSupply(SoundAnalysis.NamedPeak peak) {
+        return peak.sources().stream().limit(1).anyMatch(s -> s.of().kind() == Turning.Kind.SUPPLY_TWICE);
     }
 
     /** Places that are the same as the first of them. */
