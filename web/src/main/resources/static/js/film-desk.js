@@ -7,6 +7,8 @@ import { LONGEST, SHORTEST, wav } from "./sound-wav.js";
 /** A larger file's sound is not read whole: its level is drawn as it plays. */
 const WHOLE_SOUND = 200 * 1024 * 1024;
 const STRIP = 720;
+/** A frame's time and the player's clock differ by a few frames at most, s. */
+const LATE = 0.25;
 const ENOUGH_FRAMES = 24;
 const SMALL = { width: 32, height: 18 };
 const KEYS = { p: "play", t: "tap", f: "frame-first", h: "frame-last", g: "levers", c: "cut", s: "still", r: "measure", n: "sound",
@@ -176,7 +178,12 @@ class FilmDesk {
 
   get length() { return Number.isFinite(this.video.duration) ? this.video.duration : 0; }
   get rate() { return Number(this.find("#film-rate").value) || this.frames.rate || 25; }
-  get now() { return this.at ?? this.video.currentTime; }
+  /** The frame's own time; a frame that was shown late, after the film went on to another place, is none of this one. */
+  get now() {
+    const { currentTime } = this.video;
+    return this.at !== undefined && Math.abs(this.at - currentTime) < LATE ? this.at : currentTime;
+  }
+
 
   fillKeep(file, hash) {
     const form = this.find(".film-keep");

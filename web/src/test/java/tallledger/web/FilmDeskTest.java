@@ -145,6 +145,33 @@ class FilmDeskTest {
         assertThat(browser.complaints()).isEmpty();
     }
 
+    /** B1 runs from 21 to 30 s; a piece of two seconds is too short. */
+    @Test
+    void theSoundOfAPieceIsARecordingOfTheOpenSpeed() {
+        long survey = survey();
+        noted(survey);
+        page.frame("film-frame").navigate(app.url("/surveys/" + survey + "/run?step=0-1-0-0"));
+        String at =
+                "(s) => new Promise((r) => { const v = document.querySelector('video'); v.addEventListener('seeked', r, { once: true });"
+                        + " v.currentTime = s; })";
+        page.evaluate(at, 22);
+        page.click("[data-film=loop-from]");
+        page.evaluate(at, 24);
+        page.click("[data-film=loop-until]");
+        page.click("[data-film=sound]");
+        assertThat(page.locator(".film-says")).containsText("Mark a piece of 5 to 60 s first");
+        page.evaluate(at, 29);
+        page.click("[data-film=loop-until]");
+        page.click("[data-film=sound]");
+        Frame sound = beside("/sound");
+        assertThat(sound.locator("main")).containsText("not known: the sound of a film");
+        var kept = now(survey).core().recordings().get(0);
+        assertThat(kept.seconds()).isEqualByComparingTo("7");
+        assertThat(kept.task()).isEqualTo("0-1-0-0");
+        assertThat(now(survey).core().footage().moments().get(kept.entry()).shown()).isEqualTo("0:22");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
     private Map<String, String> zip(long survey) throws IOException {
         Map<String, String> files = new HashMap<>();
         try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(
