@@ -8,6 +8,7 @@ import java.math.RoundingMode;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import tallledger.core.drive.DriveTrain;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.sound.Recurring;
@@ -134,12 +136,22 @@ class SoundController {
                 .map(r -> new SpeedChoice(r.key(), survey.folded().machine().train().name(r))).toList());
         model.addAttribute("recordings", survey.core().recordings());
         Optional<Recording> one = recording(survey, of);
+        Map<Integer, String> names = new HashMap<>();
+        survey.core().recordings().forEach(r -> names.put(r.entry(), name(survey, r)));
+        model.addAttribute("names", names);
         model.addAttribute("asked", of);
         waterfall(survey, model);
         model.addAttribute("example", demo);
         model.addAttribute("view", one.flatMap(r -> view(survey, r, recording(survey, with), orders)).orElse(null));
         model.addAttribute("gone", one.isPresent() && model.getAttribute("view") == null);
         return "sound/sound";
+    }
+
+    /** A newer description may not have the speed any more. */
+    private static String name(StoredSurvey survey, Recording recording) {
+        DriveTrain train = survey.folded().machine().train();
+        return recording.isOfRoom() ? "The room, machine off"
+                : train.routeByKey(recording.task()).map(train::name).orElse("a speed that is not described any more");
     }
 
     /** The newest recording of each speed, slowest first, each a curve above the one before. */
@@ -152,7 +164,7 @@ class SoundController {
         List<String> names = new ArrayList<>();
         slowestFirst.forEach(r -> analyses.of(survey, r).ifPresent(a -> {
             sounds.add(new Recurring.AtSpeed(a, SoundAnalyses.speed(survey, r).orElseThrow()));
-            names.add(survey.folded().machine().train().routeByKey(r.task()).map(survey.folded().machine().train()::name).orElse(r.task()));
+            names.add(name(survey, r));
         }));
         if (sounds.size() > 1) {
             model.addAttribute("waterfall", SpectrumPlot.waterfall(sounds, names, words));
