@@ -157,12 +157,13 @@ class SoundController {
     /** The newest recording of each speed, slowest first, each a curve above the one before. */
     private void waterfall(StoredSurvey survey, Model model) {
         Map<String, Recording> newest = new LinkedHashMap<>();
-        survey.core().recordings().stream().filter(r -> !r.isOfRoom()).forEach(r -> newest.put(r.task(), r));
+        survey.core().recordings().stream().filter(r -> !r.isOfRoom() && r.treated() != Recording.Treated.YES)
+                .forEach(r -> newest.put(r.task(), r));
         List<Recording> slowestFirst = newest.values().stream().filter(r -> SoundAnalyses.speed(survey, r).isPresent())
                 .sorted(Comparator.comparingDouble(r -> SoundAnalyses.speed(survey, r).orElseThrow())).limit(MOST_CURVES).toList();
         List<Recurring.AtSpeed> sounds = new ArrayList<>();
         List<String> names = new ArrayList<>();
-        slowestFirst.forEach(r -> analyses.of(survey, r).ifPresent(a -> {
+        slowestFirst.forEach(r -> analyses.of(survey, r).filter(a -> a.unfit().isEmpty()).ifPresent(a -> {
             sounds.add(new Recurring.AtSpeed(a, SoundAnalyses.speed(survey, r).orElseThrow()));
             names.add(name(survey, r));
         }));
@@ -195,7 +196,9 @@ class SoundController {
             }
             Optional<SpectrumPlot.Shown> other = with.filter(w -> w.entry() != recording.entry())
                     .flatMap(w -> analyses.of(survey, w).map(a -> shown(survey, w, a, byOrder)));
-            return new SoundView(recording, unfit, doubts, analysis.says(SoundAnalyses.read(survey, recording)),
+            // What proves nothing says nothing of the machine.
+            return new SoundView(recording, unfit, doubts,
+                    unfit.isEmpty() ? analysis.says(SoundAnalyses.read(survey, recording)) : List.of(),
                     SpectrumPlot.of(shown(survey, recording, analysis, byOrder), other, byOrder, words), SoundView.lines(analysis, rpm),
                     other.isPresent() ? with : Optional.empty());
         });
