@@ -34,6 +34,7 @@ import tallledger.core.spoken.Narration.SpokenSentence;
 public final class Spoken {
 
     private static final double NEAR = 0.015;
+    private static final Pattern A_DIGIT = Pattern.compile("\\d");
     private static final String NUM = "(?<![\\w./-])(\\d{1,5}(?:\\.\\d+)?(?: \\d/\\d)?)";
     /** Behind a figure these make it no speed. */
     private static final String NO_SPEED =
@@ -80,6 +81,7 @@ public final class Spoken {
 
     private final MachineDescription machine;
     private final List<Step> steps;
+    private final SpeedTable table;
     private final Map<String, Find> finds = new LinkedHashMap<>();
     private final Set<String> figures = new HashSet<>();
     /** What the sentence before it asked, and whether it named what goes with the machine. */
@@ -89,6 +91,7 @@ public final class Spoken {
     private Spoken(MachineDescription machine, List<Step> steps) {
         this.machine = machine;
         this.steps = steps;
+        this.table = machine.speeds();
     }
 
     /**
@@ -196,6 +199,9 @@ public final class Spoken {
 
     /** What a sales text would say: ranges, counts, figures with their units, by the rules for those. */
     private void figures(SpokenSentence s, String plain, boolean hedged, List<Find> here) {
+        if (!A_DIGIT.matcher(plain).find()) {
+            return;
+        }
         for (Claim c : ClaimText.split(shortened(ofTheSpindle(plain), ClaimText.LONGEST), Source.SELLER, machine.family(), machine.unit(),
                 machine.fitOut().axes())) {
             SaidOf kind = switch (c.attribute()) {
@@ -236,7 +242,7 @@ public final class Spoken {
     /** Two ends that are those of the plate are of its speeds, whatever was left out. */
     private String ofTheSpindle(String plain) {
         Matcher m = FROM_TO.matcher(plain);
-        List<Double> all = machine.speeds().counted().stream().flatMap(s -> s.expected().stream()).sorted().toList();
+        List<Double> all = table.counted().stream().flatMap(s -> s.expected().stream()).sorted().toList();
         return m.find() && !all.isEmpty() && Math.abs(number(m.group(1)) - all.get(0)) <= NEAR * all.get(0)
                 && Math.abs(number(m.group(2)) - all.get(all.size() - 1)) <= NEAR * all.get(all.size() - 1)
                         ? plain.substring(0, m.end()) + " rpm" + plain.substring(m.end())
@@ -309,7 +315,6 @@ public final class Spoken {
     /** The range that a figure lies in, where one is set steplessly. */
     private Optional<String> sweep(String typed) {
         double rpm = number(typed.replaceAll("[^\\d. /]", "").strip());
-        SpeedTable table = machine.speeds();
         return table.speeds().stream().filter(Speed::isSweep)
                 .filter(sp -> table.range(sp).filter(r -> r.low() <= rpm && rpm <= r.high()).isPresent()).findFirst()
                 .map(sp -> sp.routes().get(0).key());
@@ -358,7 +363,7 @@ public final class Spoken {
             return Optional.empty();
         }
         double rpm = number(plain);
-        return machine.speeds().counted().stream().filter(sp -> sp.expected().filter(n -> Math.abs(n - rpm) <= NEAR * n).isPresent())
+        return table.counted().stream().filter(sp -> sp.expected().filter(n -> Math.abs(n - rpm) <= NEAR * n).isPresent())
                 .findFirst().map(Speed::routes).map(r -> r.get(0)).map(Route::key);
     }
 
@@ -385,12 +390,15 @@ public final class Spoken {
             return;
         }
         SpokenWords.KIT.forEach((name, said) -> {
-            Matcher m = said.matcher(plain);
-            boolean denied = m.find() && (NO_KIT.matcher(plain.substring(0, m.start()) + first(m.group())).find()
+            Matcher m = said.counted().matcher(plain);
+            if (!said.bare().matcher(plain).find() || !m.find()) {
+                return;
+            }
+            boolean denied = (NO_KIT.matcher(plain.substring(0, m.start()) + first(m.group())).find()
                     || KEPT.matcher(plain.substring(m.end())).find());
             boolean not = awaited || denied;
             boolean longer = here.stream().anyMatch(f -> f.kind() == SaidOf.KIT && f.about().contains(" " + name));
-            if (!longer && m.reset().find() && figures.add("KIT " + name + not)) {
+            if (!longer && figures.add("KIT " + name + not)) {
                 String count = Optional.ofNullable(m.group("count")).filter(c -> c.matches("\\d+")).orElse("1");
                 Optional<Claim> claim = not ? claim(Attribute.ADMISSION, name + " missing or to come", s)
                         : claim(Attribute.KIT_COUNT, count, new SpokenSentence(s.from(), s.until(), count + " " + name));

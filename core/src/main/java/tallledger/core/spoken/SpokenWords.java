@@ -119,17 +119,26 @@ final class SpokenWords {
                     + "leave (?:it|the|you)|sold with)\\b");
 
     /** Things that go with a machine: what they are called, by what is said. */
-    static final Map<String, Pattern> KIT = new LinkedHashMap<>();
+    static final Map<String, Thing> KIT = new LinkedHashMap<>();
     /** What a machine does: what it is called by what is said, and codes of steps that show it. */
     static final Map<String, Shown> FUNCTIONS = new LinkedHashMap<>();
+
+    /**
+     * A thing and how it is said.
+     *
+     * @param bare    tried first: the counted one is slow where it stands nowhere
+     * @param counted with how many, where that is said
+     */
+    record Thing(Pattern bare, Pattern counted) {
+    }
 
     /** @param steps codes of steps that show it, as a pattern */
     record Shown(Pattern said, String steps) {
     }
 
     private static void kit(String name, String said) {
-        KIT.put(name,
-                Pattern.compile("(?:(?<count>\\d{1,3}|one|a|an|the|some|several|both|its) )?(?:[\\w-]+ ){0,2}?\\b(?:" + said + ")\\b"));
+        KIT.put(name, new Thing(Pattern.compile("\\b(?:" + said + ")\\b"),
+                Pattern.compile("(?:(?<count>\\d{1,3}|one|a|an|the|some|several|both|its) )?(?:[\\w-]+ ){0,2}?\\b(?:" + said + ")\\b")));
     }
 
     private static void function(String name, String said, String steps) {
