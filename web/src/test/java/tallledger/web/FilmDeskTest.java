@@ -225,6 +225,9 @@ class FilmDeskTest {
         said.click("text=Read it");
         assertThat(said.locator("#wrong-text")).containsText("There is no time in it");
         assertThat(said.locator("#text")).hasValue("this is bottom and that is all");
+        said.fill("#text", "0:09 This is bottom.\n4:58 That's all.");
+        said.click("text=Read it");
+        assertThat(said.locator("#wrong-text")).containsText("It still speaks at 4:58, and the film ends at 0:58");
         said.fill("#text", "0:09 <b onclick=alert(1)>Here is</b> <script>alert(2)</script> five hundred.\n0:03 Das ist der erste Gang.");
         said.click("text=Read it");
         assertThat(said.locator(".film-heard")).containsText("time before that of the line before");

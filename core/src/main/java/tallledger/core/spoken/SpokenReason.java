@@ -9,6 +9,7 @@ public enum SpokenReason implements ReasonCode {
     TEXT_LARGE("spoken.text-large", "characters", "most"),
     TEXT_LINES("spoken.text-lines", "lines", "most"),
     TEXT_NO_TIMES("spoken.text-no-times"),
+    TEXT_PAST_END("spoken.text-past-end", "last", "end"),
     TIMES_BACK("spoken.times-back", "lines"),
     LINES_UNREAD("spoken.lines-unread", "lines"),
     LANGUAGE("spoken.language"),

@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tallledger.core.film.FilmFile;
 import tallledger.core.film.Gap;
+import tallledger.core.ledger.FilmMoment;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 
@@ -89,6 +91,15 @@ public record TimedText(List<Cue> cues, List<Reason> doubts) {
         }
         cues.sort(Comparator.comparing(Cue::from));
         return new TimedText(List.copyOf(cues), List.copyOf(doubts));
+    }
+
+    /** @throws Refused where it still speaks when the film has ended: it is another film's, and none of that could be answered */
+    public TimedText checkedFor(FilmFile film) {
+        BigDecimal last = cues.get(cues.size() - 1).from;
+        if (!film.holds(last)) {
+            throw Refused.because(SpokenReason.TEXT_PAST_END, FilmMoment.shown(last), FilmMoment.shown(film.seconds().orElseThrow()));
+        }
+        return this;
     }
 
     /** Cues of several lines, parted by empty ones. @return how many lines stand in none */

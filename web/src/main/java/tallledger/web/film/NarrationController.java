@@ -89,7 +89,10 @@ class NarrationController {
         FilmForm.own(typed);
         Optional<String> text = typed.attempt(TEXT, () -> Uploaded.text(file, typed.get(TEXT), TimedText.MOST_CHARACTERS));
         text.ifPresent(t -> typed.set(TEXT, t));
-        Optional<TimedText> timed = text.flatMap(t -> typed.attempt(TEXT, () -> TimedText.parse(t)));
+        Optional<TimedText> timed = text.flatMap(t -> typed.attempt(TEXT, () -> {
+            TimedText read = TimedText.parse(t);
+            return survey.core().footage().film(typed.get("film")).map(read::checkedFor).orElse(read);
+        }));
         Optional<AttachmentRow> row = text.map(t -> AttachmentRow.of("text/plain", t.getBytes(StandardCharsets.UTF_8)));
         return entries.write(survey, typed, response, () -> timed.flatMap(t -> typed.attempt("speaker",
                 () -> SurveyEntries.narration(survey.by(clock, typed.get("author")), survey.core(), typed.get("film"), typed.get("speaker"),
