@@ -56,6 +56,12 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
     /** @param fault the faulty element; empty for a sound box. It shows, and noises are imagined, with the house's own chances */
     public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault,
             RandomGenerator random) {
+        return hunt(machine, school, fault, random, Optional.empty());
+    }
+
+    /** @param recorder records every run as well; empty where only the ear judges */
+    public static HiddenFaultTrials hunt(MachineDescription machine, School school, Optional<Elements.Element> fault,
+            RandomGenerator random, Optional<TrialRecorder> recorder) {
         List<Entry> entries = new ArrayList<>();
         add(entries, SurveyEntries.opened(Authorship.of(MORNING, SURVEYOR), 1, "", HOUSE, "buyer", Scope.SPINDLE_DRIVE, Grade.WORKABLE));
         add(entries, SurveyEntries.planChosen(Authorship.of(MORNING, SURVEYOR), school, ""));
@@ -75,6 +81,10 @@ public record HiddenFaultTrials(Optional<Elements.Element> blamed, Optional<Blam
             seconds += seconds(survey, route);
             add(entries, SurveyEntries.run(Authorship.of(MORNING, SURVEYOR), Basis.of(LengthUnit.MM, 1, HOUSE.version()), survey,
                     record(survey, route, heard(route, fault, random))));
+            if (recorder.isPresent()) {
+                whole = whole.grown(entries);
+                add(entries, recorder.get().recorded(whole, route, fault, random, Authorship.of(MORNING, SURVEYOR)));
+            }
         }
         throw new IllegalStateException("a hunt without an end in " + machine.identity().name());
     }

@@ -73,12 +73,13 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
     private static final double SAME_GAIN = 1e-3;
 
     /**
-     * @param trials   every run that counts as evidence; one without a symptom passes, whatever its speed
+     * @param made     every run that counts as evidence; one without a symptom passes, whatever its speed
      * @param allowed  routes that may be run next, run before or not
      * @param timeTo   time to get to a route, s: decides between runs that tell as much
      */
-    public static Blame of(Elements elements, List<Trial> trials, List<Route> allowed, ToDoubleFunction<Route> timeTo, Rules rules) {
+    public static Blame of(Elements elements, List<Trial> made, List<Route> allowed, ToDoubleFunction<Route> timeTo, Rules rules) {
         Chances chances = Chances.of(rules);
+        List<Trial> trials = counting(made, elements, chances);
         Posterior posterior = Posterior.of(elements, trials, chances);
         double[] marginals = posterior.marginals();
         List<Element> all = elements.all();
@@ -92,7 +93,7 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
             }
         }
         suspects.sort(Comparator.comparingDouble(Suspect::probability).reversed());
-        double f = trials.stream().filter(Trial::failed).mapToDouble(t -> chances.falseAlarm(t.symptoms())).max().orElse(chances.noise());
+        double f = trials.stream().filter(Trial::failed).mapToDouble(chances::falseAlarm).max().orElse(chances.noise());
         Optional<Telling> tells = tellsMost(posterior, elements, allowed, timeTo, f, rules.value(Rule.BLAME_AGAIN));
         return new Blame(List.copyOf(suspects), posterior.noFault(), posterior.best(elements, BEST_SETS), tells,
                 hunt(suspects, posterior.noFault(), sinceFirstFailing(trials), rules));
@@ -114,7 +115,12 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
      * @param times what every prior is multiplied by
      */
     public static List<FaultSet> sets(Elements elements, List<Trial> trials, Rules rules, double times) {
-        return Posterior.of(elements, trials, Chances.of(rules).scaled(times)).best(elements, Integer.MAX_VALUE);
+        Chances chances = Chances.of(rules).scaled(times);
+        return Posterior.of(elements, counting(trials, elements, chances), chances).best(elements, Integer.MAX_VALUE);
+    }
+
+    private static List<Trial> counting(List<Trial> made, Elements elements, Chances chances) {
+        return made.stream().map(t -> t.counting(elements.mask(t.route()), chances)).toList();
     }
 
     private static Hunt hunt(List<Suspect> suspects, double noFault, int runs, Rules rules) {
@@ -172,7 +178,10 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
 
     private static String pattern(long bit, Elements elements, List<Trial> trials) {
         StringBuilder used = new StringBuilder();
-        trials.forEach(t -> used.append((elements.mask(t.route()) & bit) == 0 ? '0' : '1'));
+        trials.forEach(t -> {
+            used.append((elements.mask(t.route()) & bit) == 0 ? '0' : '1');
+            t.recorded().ifPresent(r -> r.shafts().forEach(s -> used.append((s.elements() & bit) == 0 ? 'b' : 'a')));
+        });
         return used.toString();
     }
 

@@ -56,9 +56,11 @@ final class Posterior {
         int n = elements.all().size();
         long[] sets = sets(elements.reachable(), n);
         Map<Route, History> histories = new LinkedHashMap<>();
-        trials.forEach(t -> histories.merge(t.route(), new History(elements.mask(t.route()), 0, 0, 0)
-                .with(t.failed(), t.failed() ? chances.falseAlarm(t.symptoms()) : 0),
-                (before, one) -> before.with(t.failed(), one.f())));
+        List<Recorded> recordings = trials.stream().flatMap(t -> t.recorded().stream()).toList();
+        trials.stream().filter(t -> t.heard().isPresent())
+                .forEach(t -> histories.merge(t.route(), new History(elements.mask(t.route()), 0, 0, 0)
+                        .with(t.failed(), t.failed() ? chances.falseAlarm(t) : 0),
+                        (before, one) -> before.with(t.failed(), one.f())));
         double[] odds = elements.all().stream().mapToDouble(e -> chances.odds(elements.kind(e))).toArray();
         double[] weight = new double[sets.length];
         double total = 0;
@@ -71,12 +73,17 @@ final class Posterior {
             for (History history : histories.values()) {
                 w *= likelihood(sets[h], history, chances.shows());
             }
+            for (Recorded recording : recordings) {
+                w *= recording.likelihood(sets[h], chances);
+            }
             weight[h] = w;
             total += w;
         }
         for (int h = 0; h < weight.length; h++) {
             weight[h] /= total;
         }
+        trials.stream().filter(t -> t.heard().isEmpty()).forEach(t -> histories.putIfAbsent(t.route(),
+                new History(elements.mask(t.route()), 0, 0, 0)));
         return new Posterior(sets, weight, histories, n, chances.shows());
     }
 

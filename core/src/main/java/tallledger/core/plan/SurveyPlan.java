@@ -157,9 +157,9 @@ public record SurveyPlan(School school, Optional<BigDecimal> minutesLeft, RunPla
 
     /** Every run since the last repair of something on its route that says something. */
     static List<Trial> trials(SpindleSurvey survey) {
-        return survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
+        return SoundTrials.of(survey, survey.runs().stream().filter(run -> !survey.isFromBeforeRepair(run))
                 .filter(run -> !run.record().symptoms().isEmpty() || run.reading().isPresent() || run.outcome() == Outcome.PROVEN)
-                .map(run -> new Trial(run.route(), run.record().symptoms())).toList();
+                .toList());
     }
 
     private static List<SpeedCauses.SpeedDeviation> readings(SpindleSurvey survey) {

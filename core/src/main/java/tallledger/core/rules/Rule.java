@@ -194,6 +194,14 @@ public enum Rule {
     IMAGINED_HEAT(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.05"),
     /** f of what cannot be imagined. */
     IMAGINED_FAILURE(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.01"),
+    /** That a recording knocks once a turn of a shaft on which something is faulty, and on which nothing is. */
+    KNOCK_FAULTY(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.7"),
+    KNOCK_SOUND(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.05"),
+    /** The same of sidebands at its speed beside a mesh of it. */
+    SIDEBANDS_FAULTY(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.6"),
+    SIDEBANDS_SOUND(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.1"),
+    /** A peak of the drive that stands so much over the same order at the other speeds is not quiet. */
+    QUIET_OVER(Group.CHANCES, Shape.ONE, Unit.DECIBELS, "12"),
     /** From here on a part is clear enough to act on. */
     BLAME_CLEAR(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.9"),
     BLAME_NO_FAULT(Group.CHANCES, Shape.ONE, Unit.CHANCE, "0.99"),

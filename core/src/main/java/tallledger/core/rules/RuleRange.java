@@ -13,7 +13,7 @@ record RuleRange(BigDecimal least, BigDecimal most) {
             case SECONDS -> between(0, 7200);
             case MINUTES -> between(1, 600);
             case KELVIN, PERCENT -> between(0, 200);
-            case CELSIUS, ROUGHNESS -> between(0, 100);
+            case CELSIUS, ROUGHNESS, DECIBELS -> between(0, 100);
             case NEWTONS_PER_MM2 -> between(50, 6000);
             case METRES_PER_MINUTE -> between(1, 2000);
             case RPM, WEIGHT -> between(0, 1000);

@@ -1,61 +1,80 @@
 package tallledger.core.sound;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import tallledger.core.drive.Turning;
 
 /**
  * Something that strikes once a turn of a shaft (W 3.8): the envelope (means of |x| over 5 ms, its mean taken off) is like itself one turn
- * later: its normalised autocorrelation is at least 0.3 there, and 0.1 above what it is a quarter of a turn before and behind; and it is
- * struck, not swelling: the fourth moment of the envelope is at least 3.3 times the square of its second (house; of a sine 1.5, of noise
- * 3, of short strikes their share of the time upside down), since tones that beat come round once a turn too.
+ * later: its normalised autocorrelation is at least 0.3 there, and 0.1 above what it is a quarter of a turn before and behind. The same
+ * must hold of what is left without steady tones (house, {@link Strikes}), since tones that beat come round once a turn too.
  *
- * <p>A shaft that turns a whole number of times slower than one that knocks would show the same, and is not named. Faster than 25 turns a
- * second a turn has too few means to tell; slower than a third of the recording it comes round too seldom.
+ * <p>A shaft that turns a whole number of times slower than one that knocks would show the same, and is not looked at. Faster than 25 turns
+ * a second a turn has too few means to tell; slower than a third of the recording it comes round too seldom.
  *
- * @param shaft      which
- * @param likeness   autocorrelation at one turn, within 1 % of it
- * @param neighbours the greater of those a quarter of a turn away
+ * @param shaft  which it was looked for on
+ * @param all    of the whole sound
+ * @param struck of it without its steady tones
  */
-public record Knock(Turning shaft, double likeness, double neighbours) {
+public record Knock(Turning shaft, OnceATurn all, OnceATurn struck) {
 
     static final double LEAST = 0.3;
-    static final double ABOVE = 0.1;
-    static final double STRUCK = 3.3;
+    private static final double ABOVE = 0.1;
     private static final double MEAN_OF = 0.005;
     private static final double FASTEST = 25;
     private static final int FEWEST_TURNS = 3;
     private static final double OFF = 0.01;
 
-    static List<Knock> of(WavFile wav, List<Turning> turning) {
-        double[] envelope = envelope(wav);
-        double second = 0;
-        double fourth = 0;
-        for (double e : envelope) {
-            second += e * e / envelope.length;
-            fourth += e * e * e * e / envelope.length;
+    /**
+     * How an envelope comes round.
+     *
+     * @param likeness   autocorrelation at one turn, within 1 % of it
+     * @param neighbours the greater of those a quarter of a turn away
+     */
+    public record OnceATurn(double likeness, double neighbours) {
+
+        boolean isClear() {
+            return likeness >= LEAST && likeness >= neighbours + ABOVE;
         }
-        if (second == 0 || fourth < STRUCK * second * second) {
+
+        private static OnceATurn of(double[] envelope, double turn) {
+            return new OnceATurn(most(envelope, turn, OFF), Math.max(most(envelope, 0.75 * turn, 0), most(envelope, 1.25 * turn, 0)));
+        }
+    }
+
+    /** Whether it knocks. */
+    public boolean isHeard() {
+        return all.isClear() && struck.isClear();
+    }
+
+    /** Every shaft that could be looked at, whether it knocks or not, fastest first. */
+    static List<Knock> of(WavFile wav, Decimated decimated, Spectrum spectrum, List<Turning> turning) {
+        double[] envelope = envelope(wav);
+        List<Turning> shafts = turning.stream().filter(Source::isShaft)
+                .filter(t -> t.hertz() <= FASTEST && FEWEST_TURNS / t.hertz() <= wav.seconds())
+                .sorted(Comparator.comparingDouble(Turning::hertz).reversed()).toList();
+        if (shafts.isEmpty() || Arrays.stream(envelope).allMatch(e -> e == 0)) {
             return List.of();
         }
+        double[] strikes = Strikes.envelope(decimated, spectrum);
         List<Knock> knocks = new ArrayList<>();
         // Fastest first, so that a slower one that shows the same is known as such.
-        turning.stream().filter(Source::isShaft).filter(t -> t.hertz() <= FASTEST && FEWEST_TURNS / t.hertz() <= wav.seconds())
-                .sorted(Comparator.comparingDouble(Turning::hertz).reversed()).forEach(shaft -> {
-                    double turn = 1 / (shaft.hertz() * MEAN_OF);
-                    Knock knock = new Knock(shaft, most(envelope, turn, OFF), Math.max(most(envelope, 0.75 * turn, 0),
-                            most(envelope, 1.25 * turn, 0)));
-                    if (knock.likeness >= LEAST && knock.likeness >= knock.neighbours + ABOVE
-                            && knocks.stream().noneMatch(k -> isMultiple(k.shaft.hertz() / shaft.hertz()))) {
-                        knocks.add(knock);
-                    }
-                });
+        for (Turning shaft : shafts) {
+            double turn = 1 / (shaft.hertz() * MEAN_OF);
+            Knock knock = new Knock(shaft, OnceATurn.of(envelope, turn), OnceATurn.of(strikes, turn));
+            if (knocks.stream().noneMatch(k -> k.isHeard() && showsToo(shaft, k.shaft))) {
+                knocks.add(knock);
+            }
+        }
         return List.copyOf(knocks);
     }
 
-    private static boolean isMultiple(double ratio) {
-        return Math.abs(ratio - Math.rint(ratio)) <= OFF * ratio;
+    /** Whether a turn of a slower shaft ends where a faster one strikes, as near as a strike is wide. */
+    private static boolean showsToo(Turning slow, Turning fast) {
+        double ratio = fast.hertz() / slow.hertz();
+        return Math.abs(ratio - Math.rint(ratio)) <= OFF * ratio + 2 * MEAN_OF * fast.hertz();
     }
 
     private static double[] envelope(WavFile wav) {

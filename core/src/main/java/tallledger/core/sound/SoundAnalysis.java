@@ -15,16 +15,17 @@ import tallledger.core.sound.Spectrum.Peak;
  * @param seconds  how long it is
  * @param spectrum of it
  * @param peaks    what stands out, with what each may belong to, by frequency
- * @param knocks   shafts that something strikes once a turn of
+ * @param shafts   those that could be looked at, whether something strikes once a turn of them or not
  * @param comb     speed of the spindle as it sounds; empty where too little stands out
  * @param crest    greatest over root mean square
  * @param overall  level of all of it, dB over a full-scale sine
+ * @param clipped  share of its samples at the stops
  * @param sounds   what it is like
  * @param unfit    why it proves nothing; empty where it does
  * @param doubts   what else to know of it
  */
-public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> peaks, List<Knock> knocks, Optional<CombSpeed> comb,
-        double crest, double overall, SoundsLike sounds, List<Reason> unfit, List<Reason> doubts) {
+public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> peaks, List<Knock> shafts, Optional<CombSpeed> comb,
+        double crest, double overall, double clipped, SoundsLike sounds, List<Reason> unfit, List<Reason> doubts) {
 
     /** Over a thousandth of the samples at the stops, what it sounds like is the microphone's (W 3.8). */
     private static final double MOST_CLIPPED = 0.001;
@@ -59,11 +60,12 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
      * @param room    recording of the room with the machine off; empty where there is none
      */
     public static SoundAnalysis of(WavFile wav, List<Turning> turning, List<Double> plate, double within, Optional<SoundAnalysis> room) {
-        Spectrum spectrum = Spectrum.of(Decimated.of(wav));
+        Decimated decimated = Decimated.of(wav);
+        Spectrum spectrum = Spectrum.of(decimated);
         List<Source> all = Source.all(turning, spectrum.binHertz());
         List<NamedPeak> peaks = spectrum.peaks().stream()
                 .map(p -> new NamedPeak(p, Source.near(all, p.hertz(), spectrum.binHertz()))).toList();
-        List<Knock> knocks = Knock.of(wav, turning);
+        List<Knock> shafts = Knock.of(wav, decimated, spectrum, turning);
         double most = 0;
         double energy = 0;
         for (float x : wav.samples()) {
@@ -77,8 +79,10 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
         List<Peak> turned =
                 peaks.stream().filter(p -> !isSupply(p, turning, spectrum.binHertz()) && !isMotor(p, turning, spectrum.binHertz()))
                         .map(NamedPeak::peak).toList();
-        return new SoundAnalysis(wav.seconds(), spectrum, peaks, knocks, CombSpeed.of(turned, plate, within, spectrum.binHertz()), crest,
-                overall, like(knocks, peaks, overall, crest), unfit(wav, overall, rms, room), wav.doubts());
+        boolean knocks = shafts.stream().anyMatch(Knock::isHeard);
+        return new SoundAnalysis(wav.seconds(), spectrum, peaks, shafts, CombSpeed.of(turned, plate, within, spectrum.binHertz()), crest,
+                overall, wav.stops(), like(knocks, peaks, overall, crest), unfit(wav.stops(), overall, room.map(SoundAnalysis::overall)),
+                wav.doubts());
     }
 
     private static boolean isSupply(NamedPeak peak, List<Turning> turning, double binHertz) {
@@ -94,9 +98,9 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
                 .anyMatch(t -> Math.abs(peak.peak.hertz() - t.hertz()) <= Math.max(binHertz, SLIP * t.hertz()));
     }
 
-    private static SoundsLike like(List<Knock> knocks, List<NamedPeak> peaks, double overall, double crest) {
+    private static SoundsLike like(boolean knocks, List<NamedPeak> peaks, double overall, double crest) {
         double inPeaks = peaks.stream().mapToDouble(p -> Math.pow(10, p.peak.level() / 10)).sum();
-        if (!knocks.isEmpty()) {
+        if (knocks) {
             return SoundsLike.KNOCK;
         }
         if (inPeaks > HALF * Math.pow(10, overall / 10)) {
@@ -105,29 +109,35 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
         return crest >= RATTLES ? SoundsLike.RATTLE : SoundsLike.RUSH;
     }
 
-    private static List<Reason> unfit(WavFile wav, double overall, double rms, Optional<SoundAnalysis> room) {
+    /** Shafts that something strikes once a turn of. */
+    public List<Knock> knocks() {
+        return shafts.stream().filter(Knock::isHeard).toList();
+    }
+
+    /** Why a recording proves nothing. @param room overall level of the room's own, dB; empty where it was not recorded */
+    static List<Reason> unfit(double clipped, double overall, Optional<Double> room) {
         List<Reason> unfit = new ArrayList<>();
-        if (rms == 0) {
+        if (overall <= Spectrum.NOTHING) {
             unfit.add(Reason.of(SoundReason.SILENT));
             return List.copyOf(unfit);
         }
-        if (wav.stops() > MOST_CLIPPED) {
-            unfit.add(Reason.of(SoundReason.CLIPPED, tenths(100 * wav.stops()), tenths(100 * MOST_CLIPPED)));
+        if (clipped > MOST_CLIPPED) {
+            unfit.add(Reason.of(SoundReason.CLIPPED, tenths(100 * clipped), tenths(100 * MOST_CLIPPED)));
         }
         if (overall < QUIETEST) {
             unfit.add(Reason.of(SoundReason.QUIET, tenths(overall)));
         }
-        room.filter(r -> overall - r.overall < OVER_ROOM)
-                .ifPresent(r -> unfit.add(Reason.of(SoundReason.OVER_ROOM, tenths(overall - r.overall), tenths(OVER_ROOM))));
+        room.filter(r -> overall - r < OVER_ROOM)
+                .ifPresent(r -> unfit.add(Reason.of(SoundReason.OVER_ROOM, tenths(overall - r), tenths(OVER_ROOM))));
         return List.copyOf(unfit);
     }
 
     /** What it is like, what knocks, and how fast it sounds to turn beside what was read. @param read rpm and U; empty where nobody did */
     public List<Reason> says(Optional<MeasuredSpeed> read) {
         List<Reason> says = new ArrayList<>(List.of(Reason.each(SoundReason.LIKE, sounds, tenths(crest), tenths(overall))));
-        knocks.forEach(k -> says.add(Reason.of(SoundReason.KNOCKS, Source.says(k.shaft()), tenths(k.shaft().hertz()),
-                hundredths(k.likeness()), hundredths(Knock.LEAST))));
-        if (knocks.isEmpty()) {
+        knocks().forEach(k -> says.add(Reason.of(SoundReason.KNOCKS, Source.says(k.shaft()), tenths(k.shaft().hertz()),
+                hundredths(k.all().likeness()), hundredths(Knock.LEAST))));
+        if (knocks().isEmpty()) {
             says.add(Reason.of(SoundReason.KNOCKS_NOT));
         }
         comb.ifPresentOrElse(c -> {

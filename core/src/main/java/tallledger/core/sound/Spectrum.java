@@ -3,6 +3,7 @@ package tallledger.core.sound;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.hipparchus.transform.DftNormalization;
 import org.hipparchus.transform.FastFourierTransformer;
 import org.hipparchus.transform.TransformType;
@@ -99,6 +100,39 @@ public record Spectrum(double binHertz, double[] levels) {
             }
         }
         return List.copyOf(peaks);
+    }
+
+    /** The greatest level within so many Hz of a frequency, at least that of the nearest bin, dB. */
+    double greatest(double hertz, double within) {
+        int from = (int) Math.ceil((hertz - within) / binHertz);
+        int to = (int) Math.floor((hertz + within) / binHertz);
+        int nearest = (int) Math.rint(hertz / binHertz);
+        double most = NOTHING;
+        for (int k = Math.max(0, Math.min(from, nearest)); k <= Math.min(levels.length - 1, Math.max(to, nearest)); k++) {
+            most = Math.max(most, levels[k]);
+        }
+        return most;
+    }
+
+    /**
+     * The weaker of the two lines beside a line, dB over that line; of what does not stand out, the noise there. Empty
+     * where the line is not so strong that one within 10 dB of it would have to stand out, or lies too high.
+     */
+    OptionalDouble beside(double line, double apart) {
+        if ((line + apart) / binHertz >= levels.length - 1 || line - apart <= 0) {
+            return OptionalDouble.empty();
+        }
+        double level = greatest(line, binHertz);
+        if (level < noise((int) Math.rint(line / binHertz)) + 2 * STANDS_OUT) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(Math.min(standing(line - apart), standing(line + apart)) - level);
+    }
+
+    private double standing(double hertz) {
+        double level = greatest(hertz, binHertz);
+        double noise = noise((int) Math.rint(hertz / binHertz));
+        return level >= noise + STANDS_OUT ? level : noise;
     }
 
     /** Level of all between two frequencies together, dB over a full-scale sine. */

@@ -47,13 +47,14 @@ final class DriveFold {
         table.speeds().forEach(s -> s.routes().forEach(r -> bySettings.put(machine.train().settings(r), r)));
     }
 
-    SpindleSurvey folded(List<RecordedRepair> repairs) {
+    SpindleSurvey folded(List<RecordedRepair> repairs, List<Recording> recordings) {
         Elements elements = Elements.of(machine.train());
         Map<Route, Outcome> outcomes = new LinkedHashMap<>();
         latest.forEach((route, run) -> outcomes.put(route, run.outcome()));
         repeats.stream().filter(failed::contains).forEach(route -> outcomes.put(route, Outcome.UNDECIDED));
         return new SpindleSurvey(new SpindleSurvey.SurveyDrive(machine, rules, table, elements, footage), List.copyOf(runs), latest, passed,
-                List.copyOf(repeats), List.copyOf(repairs), checks, Coverage.of(table, elements, outcomes));
+                List.copyOf(repeats), List.copyOf(repairs), checks, Coverage.of(table, elements, outcomes),
+                List.copyOf(recordings));
     }
 
     Optional<Reason> run(WorkEvent.RunMade event, Entry entry) {

@@ -2,12 +2,15 @@ package tallledger.core.survey;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.Payload;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
+import tallledger.core.sound.SoundFindings;
 
 /**
  * A sound recording as the ledger names it; its bytes lie in the store under their hash (W 3.8).
@@ -17,10 +20,11 @@ import tallledger.core.reason.Refused;
  * @param bytes   how many
  * @param seconds how long
  * @param stood   where and how the microphone stood
+ * @param found   what it showed; empty where nobody looked at it
  * @param treated whether what recorded it changed the level or took noise away by itself
  */
 public record Recording(int entry, String author, String task, String sha256, int bytes, BigDecimal seconds, String stood,
-        Treated treated) {
+        Treated treated, Optional<SoundFindings> found) {
 
     /** Whether the recorder had its own ideas. */
     public enum Treated {
@@ -53,7 +57,8 @@ public record Recording(int entry, String author, String task, String sha256, in
         Payload p = entry.payload();
         Attachment sound = entry.draft().attachments().stream().filter(a -> a.use().equals(SOUND)).findFirst().orElseThrow();
         return new Recording(entry.sequence(), entry.by().author().written(), entry.step(), sound.sha256(), p.whole("bytes"),
-                p.decimal("seconds"), p.text("stood"), Treated.valueOf(p.text("treated")));
+                p.decimal("seconds"), p.text("stood"), Treated.valueOf(p.text("treated")),
+                p.has("found") ? Optional.of(SoundFindings.from(p.part("found"))) : Optional.empty());
     }
 
     public boolean isOfRoom() {
@@ -66,6 +71,9 @@ public record Recording(int entry, String author, String task, String sha256, in
     }
 
     Map<String, Object> toPayload() {
-        return Map.of("bytes", bytes, "seconds", seconds.toPlainString(), "stood", stood, "treated", treated.name());
+        Map<String, Object> fields = new HashMap<>(Map.of("bytes", bytes, "seconds", seconds.toPlainString(), "stood", stood, "treated",
+                treated.name()));
+        found.ifPresent(f -> fields.put("found", f.toPayload()));
+        return fields;
     }
 }

@@ -31,10 +31,11 @@ import tallledger.core.rules.Rules;
  * @param repairs  repairs that were not struck
  * @param checks   the drive check that counts, of each kind
  * @param coverage what is proven of each speed
+ * @param recordings sounds that were not struck, in order
  */
 public record SpindleSurvey(SurveyDrive drive, List<Run> runs, Map<Route, Run> latest, Map<Route, NotedEntry<String>> passed,
         List<Route> repeats,
-        List<RecordedRepair> repairs, Map<DriveCheck, CheckResult> checks, Coverage coverage) {
+        List<RecordedRepair> repairs, Map<DriveCheck, CheckResult> checks, Coverage coverage, List<Recording> recordings) {
 
     /**
      * A drive and what it is judged by.

@@ -39,6 +39,7 @@ import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.sound.SoundFindings;
 import tallledger.core.unit.LengthUnit;
 
 /** Writes the drafts of a survey's entries, each refused with a reason when it would say nonsense. */
@@ -225,14 +226,16 @@ public final class SurveyEntries {
     /**
      * @param task  key of the speed that ran; empty for the room
      * @param sound as it is kept, see {@link Recording}
+     * @param found what it showed
      * @throws Refused naming the field
      */
     public static Draft sound(Authorship by, Survey survey, String task, Attachment sound, int bytes, BigDecimal seconds, String stood,
-            Recording.Treated treated) {
+            Recording.Treated treated, SoundFindings found) {
         if (!task.isEmpty() && survey.drive().drive().machine().train().routeByKey(task).isEmpty()) {
             throw Refused.because(SurveyReason.SOUND_SPEED).at("task");
         }
-        Recording recording = new Recording(0, by.author().written(), task, sound.sha256(), bytes, seconds, stood.strip(), treated);
+        Recording recording = new Recording(0, by.author().written(), task, sound.sha256(), bytes, seconds, stood.strip(), treated,
+                Optional.of(found));
         return new Draft(by, Kind.SOUND.name(), task, recording.toPayload(), List.of(sound), Optional.empty());
     }
 

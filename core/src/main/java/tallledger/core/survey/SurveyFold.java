@@ -54,7 +54,8 @@ final class SurveyFold implements Event.EventVisitor<Optional<Reason>> {
             seen(h.event(), h.entry()).or(() -> h.event().accept(this, h.entry()))
                     .ifPresent(because -> strays.add(new Stray(h.entry(), because)));
         }));
-        return new Survey(machine, house, decoded, drive.folded(repairs), steps.folded(), List.copyOf(remarks), List.copyOf(repairs),
+        return new Survey(machine, house, decoded, drive.folded(repairs, recordings), steps.folded(), List.copyOf(remarks),
+                List.copyOf(repairs),
                 List.copyOf(photos), List.copyOf(clips), List.copyOf(recordings), Map.copyOf(regrades), plan, stakes, List.copyOf(strays),
                 footage);
     }

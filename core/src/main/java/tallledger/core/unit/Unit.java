@@ -63,6 +63,7 @@ public enum Unit {
     PERCENT("%", Dimension.SHARE, "0.01"),
     TIMES("×", Dimension.SHARE, "1"),
     CHANCE("of 1", Dimension.CHANCE, "1"),
+    DECIBELS("dB", Dimension.LEVEL, "1"),
     /** Against each other only. */
     WEIGHT("", Dimension.WEIGHT, "1"),
     /** In the user's own money. */

@@ -116,7 +116,7 @@ class SoundAnalysisTest {
     void whatStrikesOnceATurnKnocksOnThatShaft() {
         SoundAnalysis found = heard(Sounds.strikes(0.5, 15));
         assertThat(found.knocks()).extracting(k -> k.shaft().kind()).containsExactly(Turning.Kind.SPINDLE);
-        assertThat(found.knocks().get(0).likeness()).isGreaterThan(0.8);
+        assertThat(found.knocks().get(0).all().likeness()).isGreaterThan(0.8);
         assertThat(found.sounds()).isEqualTo(SoundsLike.KNOCK);
         assertThat(heard(Sounds.strikes(0.5, 22.5)).knocks()).extracting(k -> k.shaft().kind())
                 .containsExactly(Turning.Kind.SHAFT_INTO);

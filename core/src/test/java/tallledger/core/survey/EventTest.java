@@ -33,6 +33,7 @@ import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.sound.SoundFindings;
 import tallledger.core.unit.LengthUnit;
 
 /** What an event writes is what it was read from: of each kind, with everything that may stand in it and without. */
@@ -76,7 +77,15 @@ class EventTest {
                 SurveyEntries.photo(by(), "covers", List.of(new Attachment(Photo.PICTURE, "0".repeat(64), "image/png")), 640, 480, "open"));
         book.write(SurveyEntries.photoMarked(by(), book.survey(), taken.sequence(), "arrow 10 20 30 40 crack\nring 1 2 3 4"));
         book.write(SurveyEntries.sound(by(), book.survey(), "", new Attachment(Recording.SOUND, "2".repeat(64), Recording.TYPE), 5_000,
-                new java.math.BigDecimal("12.0"), Recording.USUAL_PLACE, Recording.Treated.NOT));
+                new java.math.BigDecimal("12.0"), Recording.USUAL_PLACE, Recording.Treated.NOT,
+                new SoundFindings(new java.math.BigDecimal("250.10"), true, new java.math.BigDecimal("-22.5"), java.math.BigDecimal.ZERO,
+                        List.of(new SoundFindings.ShaftSound(new java.math.BigDecimal("1.66667"), Optional.of(List.of(
+                                new java.math.BigDecimal("0.512"), new java.math.BigDecimal("0.1"), new java.math.BigDecimal("0.500"),
+                                java.math.BigDecimal.ZERO)),
+                                Optional.of(new java.math.BigDecimal("-7.5"))),
+                                new SoundFindings.ShaftSound(java.math.BigDecimal.ONE, Optional.empty(), Optional.empty())),
+                        List.of(new SoundFindings.DrivePeak(new java.math.BigDecimal("120.5"), new java.math.BigDecimal("-30.1"))),
+                        List.of(-80, -79))));
         book.write(SurveyEntries.clip(by(), "covers", new Attachment(Clip.FILM, "1".repeat(64), "video/mp4"), 3_400_000, "jumps out"));
         book.write(SurveyEntries.camera(by(), BookEvent.Camera.What.STARTED));
         book.write(SurveyEntries.cameraShifted(by(), "-12"));

@@ -37,6 +37,7 @@ import tallledger.core.reading.SpeedReading;
 import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
+import tallledger.core.sound.SoundFindings;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
@@ -81,7 +82,9 @@ class StraysTest {
                 "arrow 10 20 30 40 crack\nword 1 2 paint"));
         write(SurveyEntries.sound(Authorship.of(AT, ME), Survey.fold(machine, House.shipped(List.of()), chained()), "",
                 new Attachment(Recording.SOUND, "d".repeat(64), Recording.TYPE), 9, new java.math.BigDecimal("5.0"), "near",
-                Recording.Treated.YES));
+                Recording.Treated.YES,
+                new SoundFindings(java.math.BigDecimal.ZERO, false, new java.math.BigDecimal("-50"), java.math.BigDecimal.ZERO, List.of(),
+                        List.of(), List.of())));
         write(SurveyEntries.clip(Authorship.of(AT, ME), "lamp", new Attachment(Clip.FILM, "c".repeat(64), "video/mp4"), 5, "flickers"));
         filmed();
         write(SurveyEntries.remark(Authorship.of(AT, ME), "clean shop"));

@@ -33,6 +33,7 @@ import tallledger.core.sound.Recurring;
 import tallledger.core.sound.SoundAnalysis;
 import tallledger.core.sound.SoundReason;
 import tallledger.core.sound.WavFile;
+import tallledger.core.survey.HeardSound;
 import tallledger.core.survey.Recording;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.web.forms.AuthorCookie;
@@ -103,13 +104,19 @@ class SoundController {
             Model model, HttpServletResponse response) {
         StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.of(fields);
-        Optional<AttachmentRow> row = typed.attempt("sound", () -> AttachmentRow.of(Recording.TYPE, bytes(sound)));
+        Optional<Recording> again = recording(survey, typed.wholeOr("again", 0));
+        again.ifPresent(r -> List.of(List.of("task", r.task()), List.of("stood", r.stood()), List.of("treated", r.treated().name()))
+                .forEach(f -> typed.set(f.get(0), f.get(1))));
+        Optional<AttachmentRow> row = typed.attempt("sound", () -> again.isPresent()
+                ? attachments.attachment(again.get().sha256()).orElseThrow(() -> Refused.because(WebReason.SOUND_GONE))
+                : AttachmentRow.of(Recording.TYPE, bytes(sound)));
         Optional<WavFile> wav = row.flatMap(r -> typed.attempt("sound", () -> WavFile.parse(r.bytes())));
         Optional<Recording.Treated> treated = typed.choice("treated", Recording.Treated.class);
         return entries.write(survey, typed, response, () -> wav.flatMap(w -> treated.flatMap(t -> typed.attempt("task",
                 () -> SurveyEntries.sound(survey.by(clock, typed.get("author")), survey.core(), typed.get("task"),
                         row.orElseThrow().as(Recording.SOUND), row.get().bytes().length,
-                        BigDecimal.valueOf(w.seconds()).setScale(1, RoundingMode.HALF_UP), typed.get("stood"), t)))),
+                        BigDecimal.valueOf(w.seconds()).setScale(1, RoundingMode.HALF_UP), typed.get("stood"), t,
+                        analyses.found(survey, typed.get("task"), row.get().sha256(), w))))),
                 (now, said, submission) -> page(now, 0, 0, false, said, submission, model),
                 entry -> "redirect:/surveys/" + id + "/sound?of=" + entry.sequence(),
                 (book, draft, submission) -> attachments.keep(book, List.of(row.orElseThrow()), draft, submission));
@@ -159,12 +166,12 @@ class SoundController {
         Map<String, Recording> newest = new LinkedHashMap<>();
         survey.core().recordings().stream().filter(r -> !r.isOfRoom() && r.treated() != Recording.Treated.YES)
                 .forEach(r -> newest.put(r.task(), r));
-        List<Recording> slowestFirst = newest.values().stream().filter(r -> SoundAnalyses.speed(survey, r).isPresent())
-                .sorted(Comparator.comparingDouble(r -> SoundAnalyses.speed(survey, r).orElseThrow())).limit(MOST_CURVES).toList();
+        List<Recording> slowestFirst = newest.values().stream().filter(r -> SoundAnalyses.speed(survey, r.task()).isPresent())
+                .sorted(Comparator.comparingDouble(r -> SoundAnalyses.speed(survey, r.task()).orElseThrow())).limit(MOST_CURVES).toList();
         List<Recurring.AtSpeed> sounds = new ArrayList<>();
         List<String> names = new ArrayList<>();
         slowestFirst.forEach(r -> analyses.of(survey, r).filter(a -> a.unfit().isEmpty()).ifPresent(a -> {
-            sounds.add(new Recurring.AtSpeed(a, SoundAnalyses.speed(survey, r).orElseThrow()));
+            sounds.add(new Recurring.AtSpeed(a, SoundAnalyses.speed(survey, r.task()).orElseThrow()));
             names.add(name(survey, r));
         }));
         if (sounds.size() > 1) {
@@ -181,16 +188,14 @@ class SoundController {
 
     private Optional<SoundView> view(StoredSurvey survey, Recording recording, Optional<Recording> with, boolean orders) {
         return analyses.of(survey, recording).map(analysis -> {
-            Optional<Double> rpm = SoundAnalyses.speed(survey, recording);
+            Optional<Double> rpm = SoundAnalyses.speed(survey, recording.task());
             boolean byOrder = orders && rpm.isPresent();
-            List<Reason> unfit = new ArrayList<>(analysis.unfit());
+            List<Reason> unfit = HeardSound.unfit(survey.folded(), recording);
             List<Reason> doubts = new ArrayList<>(analysis.doubts());
-            if (recording.treated() == Recording.Treated.YES) {
-                unfit.add(Reason.of(WebReason.SOUND_TREATED));
-            } else if (recording.treated() == Recording.Treated.NOT_KNOWN) {
+            if (recording.treated() == Recording.Treated.NOT_KNOWN) {
                 doubts.add(Reason.of(WebReason.SOUND_TREATED_NOT_KNOWN));
             }
-            if (!recording.isOfRoom() && SoundAnalyses.read(survey, recording).isEmpty()) {
+            if (!recording.isOfRoom() && SoundAnalyses.read(survey, recording.task()).isEmpty()) {
                 doubts.add(rpm.map(n -> Reason.of(WebReason.SOUND_PLATE_SPEED, BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)))
                         .orElseGet(() -> Reason.of(WebReason.SOUND_NO_SPEED)));
             }
@@ -198,14 +203,15 @@ class SoundController {
                     .flatMap(w -> analyses.of(survey, w).map(a -> shown(survey, w, a, byOrder)));
             // What proves nothing says nothing of the machine.
             return new SoundView(recording, unfit, doubts,
-                    unfit.isEmpty() ? analysis.says(SoundAnalyses.read(survey, recording)) : List.of(),
+                    unfit.isEmpty() ? analysis.says(SoundAnalyses.read(survey, recording.task())) : List.of(),
                     SpectrumPlot.of(shown(survey, recording, analysis, byOrder), other, byOrder, words), SoundView.lines(analysis, rpm),
                     other.isPresent() ? with : Optional.empty());
         });
     }
 
     private static SpectrumPlot.Shown shown(StoredSurvey survey, Recording recording, SoundAnalysis analysis, boolean byOrder) {
-        return new SpectrumPlot.Shown(analysis, byOrder ? SoundAnalyses.speed(survey, recording).orElse((double) A_MINUTE) / A_MINUTE : 1);
+        return new SpectrumPlot.Shown(analysis,
+                byOrder ? SoundAnalyses.speed(survey, recording.task()).orElse((double) A_MINUTE) / A_MINUTE : 1);
     }
 
     @GetMapping("/surveys/{id}/sounds/{entry}")

@@ -96,7 +96,7 @@ public enum WebReason implements ReasonCode {
     SOUND_NO_SPEED("sound.no-speed"),
     SOUND_TURNS_WITH("sound.turns-with", "order", "speeds"),
     SOUND_STANDS_STILL("sound.stands-still", "hertz", "speeds"),
-    SOUND_TREATED("sound.treated"),
+    SOUND_GONE("sound.gone"),
     SOUND_TREATED_NOT_KNOWN("sound.treated-not-known"),
     FILM_MISSING("film.missing"),
     FILM_TYPE("film.type"),
