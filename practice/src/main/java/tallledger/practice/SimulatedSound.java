@@ -10,11 +10,12 @@ import java.util.stream.IntStream;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
+import tallledger.core.drive.Shaft;
 import tallledger.core.drive.Turning;
 
 /**
  * What a microphone half a metre from the headstock would write of a simulated machine: its shafts and meshes, twice the supply, the room;
- * a fault strikes once a turn of its shaft, or shakes its mesh so that sidebands stand beside it. The same seed gives the same samples.
+ * a fault shakes its mesh so that sidebands stand beside it, and one that knocks strikes once a turn of its shaft as well. The same seed gives the same samples.
  *
  * @param hertz   samples a second
  * @param seconds how long
@@ -32,6 +33,7 @@ public record SimulatedSound(int hertz, double seconds, double room) {
     /** How much a bad wheel's mesh swells once a turn: sidebands 6 dB under it. */
     private static final double SWELLS = 1.0;
     private static final int HEAD = 44;
+    private static final double A_MINUTE = 60;
 
     /** Small, and long enough for the slowest shaft of a lathe. */
     public static SimulatedSound usual() {
@@ -47,31 +49,44 @@ public record SimulatedSound(int hertz, double seconds, double room) {
 
     /** @param rpm at which its spindle truly turns, min⁻¹ */
     public byte[] of(SimulatedMachine machine, Route route, double rpm, long seed) {
+        return of(machine, route, rpm, new Shows(true, true), seed);
+    }
+
+    /** What of a fault is in the sound this time. */
+    record Shows(boolean strikes, boolean swells) {
+    }
+
+    byte[] of(SimulatedMachine machine, Route route, double rpm, Shows shows, long seed) {
         double[] samples = new double[count()];
         addRoom(samples, seed);
         DriveTrain train = machine.description().train();
-        List<Turning> turning = Turning.of(train, route, rpm, Optional.of(SUPPLY));
-        for (int i = 0; i < turning.size(); i++) {
-            Turning t = turning.get(i);
-            Optional<HiddenFault> fault = machine.faults().stream().filter(f -> f.stage().equals(t.stage())
-                    && IntStream.range(0, train.stages().size()).anyMatch(s -> train.stages().get(s).name().equals(f.stage())
-                            && train.position(route, s).label().equals(f.position())))
-                    .findFirst();
-            boolean strikes = fault.filter(f -> f.symptom() == Symptom.KNOCKS_ONCE_A_TURN).isPresent();
+        List<HiddenFault> faults = machine.faults().stream().filter(f -> stage(train, route, f).isPresent()).toList();
+        for (Turning t : Turning.of(train, route, rpm, Optional.of(SUPPLY))) {
             switch (t.kind()) {
-                case SPINDLE, MOTOR -> add(samples, SHAFT, t.hertz(), 0, 0);
-                case SHAFT_INTO -> {
-                    add(samples, SHAFT, t.hertz(), 0, 0);
-                    if (strikes) {
-                        strike(samples, t.hertz());
-                    }
+                case SPINDLE, MOTOR, SHAFT_INTO -> add(samples, SHAFT, t.hertz(), 0, 0);
+                case MESH -> {
+                    Optional<HiddenFault> bad = faults.stream().filter(f -> f.stage().equals(t.stage()) && shows.swells).findFirst();
+                    add(samples, MESH, t.hertz(), bad.isPresent() ? SWELLS : 0,
+                            bad.map(f -> turns(train, route, f) * rpm / A_MINUTE).orElse(0.0));
                 }
-                case MESH -> add(samples, MESH, t.hertz(), fault.isPresent() && !strikes ? SWELLS : 0,
-                        i + 1 < turning.size() ? turning.get(i + 1).hertz() : 0);
                 case SUPPLY_TWICE -> add(samples, HUM, t.hertz(), 0, 0);
             }
         }
+        faults.stream().filter(f -> f.symptom() == Symptom.KNOCKS_ONCE_A_TURN && shows.strikes)
+                .forEach(f -> strike(samples, turns(train, route, f) * rpm / A_MINUTE));
         return wav(samples);
+    }
+
+    /** The stage of a fault, where this route goes through it. */
+    private static Optional<Integer> stage(DriveTrain train, Route route, HiddenFault fault) {
+        return IntStream.range(0, train.stages().size()).boxed().filter(s -> train.stages().get(s).name().equals(fault.stage())
+                && train.position(route, s).label().equals(fault.position())).findFirst();
+    }
+
+    /** How often the shaft comes round that a fault is on, for one turn of the spindle: the faster one of its pair, which drives. */
+    private static double turns(DriveTrain train, Route route, HiddenFault fault) {
+        int stage = stage(train, route, fault).orElseThrow();
+        return Shaft.of(train, route).stream().filter(s -> s.stages().contains(stage)).mapToDouble(Shaft::times).max().orElse(1);
     }
 
     private int count() {

@@ -41,19 +41,21 @@ public final class TrialRecorder {
     }
 
     Draft recorded(Survey survey, Route route, Optional<Elements.Element> fault, RandomGenerator random, Authorship by) {
-        Optional<Elements.Element> shows = fault.filter(f -> route.at(f.stage()) == f.position())
-                .filter(f -> random.nextDouble() < survey.drive().rules().value(Rule.KNOCK_FAULTY));
+        Optional<Elements.Element> on = fault.filter(f -> route.at(f.stage()) == f.position());
+        SimulatedSound.Shows shows = on.isEmpty() ? new SimulatedSound.Shows(false, false)
+                : new SimulatedSound.Shows(random.nextDouble() < survey.drive().rules().value(Rule.KNOCK_FAULTY),
+                        random.nextDouble() < survey.drive().rules().value(Rule.SIDEBANDS_FAULTY));
         int seed = random.nextInt(EACH);
-        SoundFindings found = made.computeIfAbsent(route.key() + " " + shows + " " + seed, key -> found(route, shows, seed));
+        SoundFindings found = made.computeIfAbsent(route.key() + " " + on + " " + shows + " " + seed, key -> found(route, on, shows, seed));
         return SurveyEntries.sound(by, survey, route.key(), new Attachment(Recording.SOUND, "0".repeat(64), Recording.TYPE), 1,
                 BigDecimal.TEN, Recording.USUAL_PLACE, Recording.Treated.NOT, found);
     }
 
-    private SoundFindings found(Route route, Optional<Elements.Element> fault, int seed) {
+    private SoundFindings found(Route route, Optional<Elements.Element> fault, SimulatedSound.Shows shows, int seed) {
         List<HiddenFault> faults = fault.map(f -> new HiddenFault(f.stageName(), f.label(), symptom, 1)).stream().toList();
         SimulatedMachine machine = new SimulatedMachine(sound.description(), Map.of(), 1, 0, faults, Map.of());
         double rpm = machine.trueSpeed(route);
-        WavFile wav = WavFile.parse(SimulatedSound.usual().of(machine, route, rpm, seed));
+        WavFile wav = WavFile.parse(SimulatedSound.usual().of(machine, route, rpm, shows, seed));
         List<Turning> turning = Turning.of(machine.description().train(), route, rpm, Optional.of(SUPPLY));
         SoundAnalysis analysis = SoundAnalysis.of(wav, turning, List.of(), 0, Optional.empty());
         return SoundFindings.of(analysis, machine.description().train(), route, turning, rpm, true);

@@ -120,7 +120,8 @@ public record Blame(List<Suspect> suspects, double noFault, List<FaultSet> bestS
     }
 
     private static List<Trial> counting(List<Trial> made, Elements elements, Chances chances) {
-        return made.stream().map(t -> t.counting(elements.mask(t.route()), chances)).toList();
+        return made.stream().map(t -> t.counting(elements.mask(t.route()), elements.mask(t.route()) & ~elements.everywhere(), chances))
+                .toList();
     }
 
     private static Hunt hunt(List<Suspect> suspects, double noFault, int runs, Rules rules) {

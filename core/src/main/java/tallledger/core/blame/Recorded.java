@@ -27,9 +27,15 @@ public record Recorded(List<OfShaft> shafts) {
             return knock.orElse(false) || sidebands.orElse(false);
         }
 
+        /** By the sign that tells more: a fault that growls need not knock. */
         double likelihood(boolean faulty, Chances chances) {
-            return knock.map(heard -> chances.knock().of(heard, faulty)).orElse(1.0)
-                    * sidebands.map(heard -> chances.sidebands().of(heard, faulty)).orElse(1.0);
+            double byKnock = knock.map(heard -> chances.knock().weight(heard)).orElse(0.0);
+            double bySidebands = sidebands.map(heard -> chances.sidebands().weight(heard)).orElse(0.0);
+            if (byKnock == 0 && bySidebands == 0) {
+                return 1;
+            }
+            return byKnock >= bySidebands ? chances.knock().of(knock.orElseThrow(), faulty)
+                    : chances.sidebands().of(sidebands.orElseThrow(), faulty);
         }
     }
 
@@ -39,6 +45,11 @@ public record Recorded(List<OfShaft> shafts) {
         double of(boolean heard, boolean isFaulty) {
             double there = isFaulty ? faulty : sound;
             return heard ? there : 1 - there;
+        }
+
+        /** |ln(L faulty / L none)|. */
+        double weight(boolean heard) {
+            return Math.abs(Math.log(of(heard, true) / of(heard, false)));
         }
     }
 
@@ -50,13 +61,38 @@ public record Recorded(List<OfShaft> shafts) {
         return shafts.stream().anyMatch(OfShaft::hearsAnything);
     }
 
-    /** L under a set of faulty elements. */
-    double likelihood(long set, Chances chances) {
-        double all = 1;
+    /** Whether a sign of a fault could be told on a shaft of each of some elements. */
+    boolean couldHear(boolean knock, long elements) {
+        long covered = 0;
         for (OfShaft shaft : shafts) {
-            all *= shaft.likelihood((set & shaft.elements) != 0, chances);
+            covered |= (knock ? shaft.knock : shaft.sidebands).isPresent() ? shaft.elements : 0;
         }
-        return all;
+        return (elements & ~covered) == 0;
+    }
+
+    /** L under a set of faulty elements: a fault is on one of the shafts its part is on, each as likely. */
+    double likelihood(long set, Chances chances) {
+        return likelihood(set, 0, chances);
+    }
+
+    private double likelihood(long set, int bad, Chances chances) {
+        if (set == 0) {
+            double all = 1;
+            for (int i = 0; i < shafts.size(); i++) {
+                all *= shafts.get(i).likelihood((bad >> i & 1) == 1, chances);
+            }
+            return all;
+        }
+        long element = Long.lowestOneBit(set);
+        double sum = 0;
+        int its = 0;
+        for (int i = 0; i < shafts.size(); i++) {
+            if ((shafts.get(i).elements & element) != 0) {
+                sum += likelihood(set & ~element, bad | 1 << i, chances);
+                its++;
+            }
+        }
+        return its == 0 ? likelihood(set & ~element, bad, chances) : sum / its;
     }
 
     /** The greatest |ln(L faulty / L none)| of any one element of a route. @param mask elements of the route */

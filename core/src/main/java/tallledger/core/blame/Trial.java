@@ -28,25 +28,29 @@ public record Trial(Route route, Optional<Set<Symptom>> heard, Optional<Recorded
 
     /**
      * What counts of it (W 3.8): of ear and recording the one that tells more, that is with the greater |ln(L faulty / L none)|; where
-     * they contradict each other over a sound, the recording; what was felt or seen, whatever the recording says.
+     * they contradict each other over a sound, the recording; what was felt or seen, whatever the recording says. A recording contradicts
+     * a knock only where it was looked for on shafts of every part that may be to blame, any other sound where sidebands were (house).
      *
-     * @param mask elements of the route
+     * @param mask    elements of the route
+     * @param choices those of them that are not on every route
      */
-    Trial counting(long mask, Chances chances) {
+    Trial counting(long mask, long choices, Chances chances) {
         if (heard.isEmpty() || recorded.isEmpty()) {
             return this;
         }
         Recorded recording = recorded.get();
         boolean felt = symptoms().stream().anyMatch(s -> !SOUNDS.contains(s) && s != Symptom.RATTLES);
         boolean byEar = felt || !recording.tells()
-                || !contradict(recording) && chances.earTells(symptoms()) >= recording.weight(mask, chances);
+                || !contradict(recording, choices) && chances.earTells(symptoms()) >= recording.weight(mask, chances);
         return byEar ? new Trial(route, heard, Optional.empty()) : new Trial(route, Optional.empty(), recorded);
     }
 
     /** A rattle comes of anything loose: no part of the drive need knock. */
-    private boolean contradict(Recorded recording) {
-        boolean sounds = symptoms().stream().anyMatch(SOUNDS::contains);
-        return sounds && !recording.hearsAnything() || symptoms().isEmpty() && recording.hearsAnything();
+    private boolean contradict(Recorded recording, long choices) {
+        if (symptoms().isEmpty() || recording.hearsAnything()) {
+            return symptoms().isEmpty() && recording.hearsAnything();
+        }
+        return symptoms().stream().filter(SOUNDS::contains).anyMatch(s -> recording.couldHear(s == Symptom.KNOCKS_ONCE_A_TURN, choices));
     }
 
     /** Whether what counts of it speaks of a fault. */

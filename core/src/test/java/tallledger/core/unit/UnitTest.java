@@ -50,7 +50,7 @@ class UnitTest {
         String kept = Stream.of(Unit.values()).filter(u -> u.shownIn(LengthUnit.INCH, BigDecimal.ONE) == u).map(Unit::symbol)
                 .filter(s -> !s.isEmpty()).collect(Collectors.joining(" "));
         assertThat(kept).isEqualTo("in thou tenths µin thou per 12 in µin/in in/rev in/min ft/min rpm s min °F °C °F hp lbf "
-                + "hp per in³/min lb·ft lb A V Hz ° % × of 1");
+                + "hp per in³/min lb·ft lb A V Hz ° % × of 1 dB");
     }
 
     /** As a length is written behind its figure. */
