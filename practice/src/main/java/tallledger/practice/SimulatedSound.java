@@ -15,7 +15,8 @@ import tallledger.core.drive.Turning;
 
 /**
  * What a microphone half a metre from the headstock would write of a simulated machine: its shafts and meshes, twice the supply, the room;
- * a fault shakes its mesh so that sidebands stand beside it, and one that knocks strikes once a turn of its shaft as well. The same seed gives the same samples.
+ * a fault shakes its mesh so that sidebands stand beside it, and one that knocks strikes once a turn of its shaft as well. The same seed
+ * gives the same samples.
  *
  * @param hertz   samples a second
  * @param seconds how long
