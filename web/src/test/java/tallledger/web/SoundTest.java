@@ -8,14 +8,23 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Files;
 import java.security.MessageDigest;
+import java.time.Instant;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
+import tallledger.core.ledger.Authorship;
+import tallledger.core.plan.SurveyPlan;
+import tallledger.core.reading.SpeedReading;
+import tallledger.core.survey.HeardSound;
 import tallledger.core.survey.Recording;
+import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
+import tallledger.core.survey.SurveyEntries;
 import tallledger.practice.HiddenFault;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
@@ -24,6 +33,7 @@ import tallledger.web.library.MachineBooks;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyBooks;
 import tallledger.web.library.SurveyLibrary;
+import tallledger.web.store.Books;
 import tallledger.web.store.Submission;
 
 /** A recording is kept, played, read and held against another; what is none is refused where it was chosen. */
@@ -101,6 +111,33 @@ class SoundTest {
         page.navigate(app.url("/surveys/" + survey + "/entries"));
         assertThat(page.locator("main")).containsText("sound, 12 s, 0.4 MB");
         assertThat(page.locator("tr:has-text('sound, 12 s')").first().locator("td").nth(3)).hasText("2·in·high");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** Read 2 % faster than the plate has it, its orders lie elsewhere; looked at for what was read, it counts, knock and all. */
+    @Test
+    void aRecordingThatWasLookedAtForAnotherSpeedIsLookedAtAgain() {
+        long survey = survey();
+        page.navigate(app.url("/surveys/" + survey + "/sound"));
+        bring(sound("3·in·high"), route("3·in·high").key(), "NOT");
+        assertThat(page.locator("main")).containsText("It knocks");
+        StoredSurvey before = now(survey);
+        assertThat(HeardSound.of(before.folded())).as("by the plate's 355").isNotEmpty();
+        RunRecord run = new RunRecord(MILL.description().train().settings(route("3·in·high")),
+                Optional.of(SpeedReading.byTachometer("362.8")), Set.of(), Optional.empty(), false, false, false, "");
+        app.bean(Books.class).append(survey, SurveyEntries.run(Authorship.of(Instant.now(), "Q. Tester"), before.basis(),
+                before.folded(), run), Submission.fresh(before.head()));
+        page.reload();
+        assertThat(page.locator("main .wrong").first()).containsText("and the speed is 362.8 rpm");
+        assertThat(HeardSound.of(now(survey).folded())).isEmpty();
+        page.click("button:has-text('Look at it again')");
+        assertThat(page.locator("main .wrong")).hasText(new String[0]);
+        HeardSound heard = HeardSound.of(now(survey).folded()).get(0);
+        assertThat(heard.knocks()).isTrue();
+        assertThat(heard.isSilenceKnown()).isTrue();
+        assertThat(SurveyPlan.of(now(survey).core(), Instant.now()).blame().orElseThrow().suspects().subList(0, 2))
+                .as("belt and lever are on the shaft that knocks").extracting(p -> p.element().stageName())
+                .containsExactlyInAnyOrder("belt", "left lever");
         assertThat(browser.complaints()).isEmpty();
     }
 

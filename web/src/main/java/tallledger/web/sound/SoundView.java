@@ -25,6 +25,11 @@ public record SoundView(Recording recording, List<Reason> unfit, List<Reason> do
         List<PeakLine> peaks,
         Optional<Recording> with) {
 
+    /** Whether it would prove something if it were looked at as things are now. */
+    public boolean isOutOfDate() {
+        return unfit.stream().anyMatch(r -> List.of("sound.other-speed", "sound.not-looked-at").contains(r.code()));
+    }
+
     private static final int MOST_SOURCES = 3;
 
     /** A peak, with what it may belong to; nothing where nobody knows. @param order of the spindle; empty where its speed is not known */
