@@ -138,6 +138,9 @@ class SoundTest {
         assertThat(SurveyPlan.of(now(survey).core(), Instant.now()).blame().orElseThrow().suspects().subList(0, 2))
                 .as("belt and lever are on the shaft that knocks").extracting(p -> p.element().stageName())
                 .containsExactlyInAnyOrder("belt", "left lever");
+        page.navigate(app.url("/surveys/" + survey + "/faults"));
+        assertThat(page.locator("main")).containsText("a gear sound swells with that turn");
+        assertThat(page.locator("main li:has-text('once a turn of the shaft of')")).containsText("belt 3, left lever in");
         assertThat(browser.complaints()).isEmpty();
     }
 

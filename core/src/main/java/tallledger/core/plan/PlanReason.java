@@ -18,7 +18,13 @@ enum PlanReason implements ReasonCode {
     PLAN_BEYOND_GATE("plan.beyond-gate", "elements"),
     PLAN_BEYOND_PASSED("plan.beyond-passed", "elements"),
     PLAN_BEYOND_STOP_USE("plan.beyond-stop-use", "elements"),
-    PLAN_BEYOND_UNDECIDED("plan.beyond-undecided", "elements");
+    PLAN_BEYOND_UNDECIDED("plan.beyond-undecided", "elements"),
+    SOUND_BOTH("sound.tells-both", "parts"),
+    SOUND_KNOCK("sound.tells-knock", "parts"),
+    SOUND_NO_KNOCK("sound.tells-no-knock", "parts"),
+    SOUND_NO_SIDEBANDS("sound.tells-no-sidebands", "parts"),
+    SOUND_NOTHING("sound.tells-nothing", "parts"),
+    SOUND_SIDEBANDS("sound.tells-sidebands", "parts");
 
     private final Sentence sentence;
 

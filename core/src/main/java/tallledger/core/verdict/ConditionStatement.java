@@ -23,6 +23,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.rules.Rule;
 import tallledger.core.safety.Mounted;
 import tallledger.core.safety.SpeedGate;
+import tallledger.core.survey.HeardSound;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.SpindleSurvey;
@@ -241,7 +242,16 @@ public record ConditionStatement(List<StatementSentence> sentences) {
         if (!quiet.isEmpty()) {
             s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET, quiet.size(), survey.latest().size(),
                     names(survey, quiet)), entries(quiet)));
-        } else if (!survey.latest().isEmpty()) {
+        }
+        List<HeardSound> recorded = HeardSound.of(survey);
+        List<HeardSound> quietly = recorded.stream().filter(h -> h.isQuiet(recorded, survey).orElse(false)).toList();
+        if (!quietly.isEmpty()) {
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET_RECORDED, quietly.size(), recorded.size(),
+                    quietly.stream().map(h -> survey.machine().train().name(h.route())).collect(Collectors.joining(", ")),
+                    survey.rules().number(Rule.QUIET_OVER)),
+                    quietly.stream().flatMap(h -> h.entries(recorded, survey).stream()).sorted().distinct().toList()));
+        }
+        if (quiet.isEmpty() && quietly.isEmpty() && !survey.latest().isEmpty()) {
             s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));
         }
     }

@@ -132,6 +132,7 @@ enum VerdictReason implements ReasonCode {
     STATEMENT_OVERDUE("statement.overdue", "readings", "because"),
     STATEMENT_PASSED("statement.passed", "name", "reason"),
     STATEMENT_QUIET("statement.quiet", "quiet", "runs", "names"),
+    STATEMENT_QUIET_RECORDED("statement.quiet-recorded", "quiet", "recorded", "names", "over"),
     STATEMENT_REFUSED("statement.refused", "names", "reason", "count"),
     STATEMENT_REPAIRED("statement.repaired", "part", "what"),
     STATEMENT_REVERSE("statement.reverse", "names"),

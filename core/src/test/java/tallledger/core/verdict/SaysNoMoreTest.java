@@ -62,7 +62,7 @@ class SaysNoMoreTest {
     private static final List<String> RANGES = List.of("A", "B", "C");
     private static final List<String> GEARS = List.of("1", "2", "3", "4");
     /** Kinds of entry that hold what was read, counted or seen at the machine. */
-    private static final Set<String> RECORDED = Set.of("RUN", "STEP", "CHECK", "KIT", "LIFT");
+    private static final Set<String> RECORDED = Set.of("RUN", "STEP", "CHECK", "KIT", "LIFT", "SOUND");
     private static final double[] RPM = {31.5, 45, 63, 90, 125, 180, 250, 355, 500, 710, 1000, 1400};
 
     /** A family's machine with the steps that can be done at random. */

@@ -18,6 +18,7 @@ import tallledger.core.family.MachinePart;
 import tallledger.core.family.Step;
 import tallledger.core.ledger.Draft;
 import tallledger.core.motion.AxisId;
+import tallledger.core.plan.SoundTrials;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.StepResult;
@@ -133,6 +134,7 @@ class FaultsController {
         model.addAttribute("faults", faults);
         model.addAttribute("systems", faults.stream().filter(f -> f.system() != null).map(FaultView::system).distinct()
                 .map(part -> new Choice(written(part), named(part, survey))).toList());
+        model.addAttribute("recorded", suspects.isEmpty() ? List.of() : SoundTrials.tells(survey.folded()));
         model.addAttribute("hunt", plan.ended(survey.folded()).orElse(null));
         model.addAttribute("noFault", plan.imagined(survey.folded()).stream().mapToObj(p -> p * 100).filter(p -> p >= LEAST_PERCENT)
                 .findFirst().orElse(null));
