@@ -261,7 +261,7 @@ async function content(file, e) {
 // --- One book, entry by entry ----------------------------------------------------------------------------------------
 const string = v => typeof v === 'string' ? v : '';
 function book(name, entries) {
-  const b = {name, found: [], hashes: [], photos: new Set(), named: [], count: entries.length, last: entries[entries.length - 1] || {}};
+  const b = {name, found: [], hashes: [], attached: Object.create(null), named: [], count: entries.length, last: entries[entries.length - 1] || {}};
   let previous = '0'.repeat(64);
   entries.forEach((e, i) => {
     const where = name + ' ' + (i + 1);
@@ -273,8 +273,8 @@ function book(name, entries) {
       else if (i && entries[i - 1].kind === 'CLOSED') { b.found.push(['ENTRY_AFTER', where]); }
     }
     previous = string(e.hash); b.hashes[i + 1] = previous;
-    (Array.isArray(e.attachments) ? e.attachments : []).filter(a => a && a.use === 'photograph' && string(a.sha256))
-        .forEach(a => b.photos.add(a.sha256));
+    (Array.isArray(e.attachments) ? e.attachments : []).filter(a => a && string(a.sha256))
+        .forEach(a => (b.attached[string(a.use)] ||= new Set()).add(a.sha256));
     const p = e.payload;
     if (p && typeof p === 'object') {
       [['MACHINE', p.machineVersion, p.machineHash], ['HOUSE', p.rules, p.rulesHash]].filter(n => Number.isInteger(n[1])
@@ -326,14 +326,20 @@ async function check(file, progress) {
   Object.values(books).forEach(b => found.push(...b.found));
   Object.values(books).forEach(b => b.named.filter(n => !books[n.book] || books[n.book].hashes[n.version] !== n.hash).slice(0, 80)
       .forEach(n => found.push(['DESCRIPTION_OTHER', b.name + ' ' + n.entry])));
-  const byName = new Set();
-  Object.keys(hashes).filter(n => n.startsWith('photos/')).forEach(n => {
-    byName.add(n.slice(7).replace(/\..*/, ''));
-    if (!n.slice(7).startsWith(hashes[n])) { found.push(['PHOTO_OTHER', n]); }
+  // Files that are named by the hash an entry holds.
+  const folders = [['photos/', 'photograph', 'PHOTO'], ['sounds/', 'sound', 'SOUND']];
+  folders.forEach(([folder, use, what]) => {
+    const byName = new Set();
+    Object.keys(hashes).filter(n => n.startsWith(folder)).forEach(n => {
+      const called = n.slice(folder.length);
+      byName.add(called.replace(/\..*/, ''));
+      if (!called.startsWith(hashes[n])) { found.push([what + '_OTHER', n]); }
+    });
+    (survey.attached[use] || []).forEach(h => { if (!byName.has(h)) { found.push([what + '_MISSING', folder + h]); } });
   });
-  survey.photos.forEach(p => { if (!byName.has(p)) { found.push(['PHOTO_MISSING', 'photos/' + p]); } });
   // What neither a seal nor an entry's hash holds: anybody could have put it in or changed it.
-  const unheld = held => Object.keys(hashes).filter(n => !held(n) && n !== 'seal.json' && !n.startsWith('photos/')).sort();
+  const unheld = held => Object.keys(hashes).filter(n => !held(n) && n !== 'seal.json'
+      && !folders.some(f => n.startsWith(f[0]))).sort();
   result.unheld = unheld(n => n === 'ledger.json');
   if (!files.has('seal.json')) { if (survey.closed) { found.push(['SEAL_MISSING', 'seal.json']); } return result; }
   let seal;

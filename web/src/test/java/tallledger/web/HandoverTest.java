@@ -7,6 +7,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -45,10 +46,15 @@ import tallledger.core.ledger.Authorship;
 import tallledger.core.ledger.CanonicalJson;
 import tallledger.core.ledger.Entry;
 import tallledger.core.seal.Seal;
+import tallledger.core.sound.SoundAnalysis;
+import tallledger.core.sound.SoundFindings;
+import tallledger.core.sound.WavFile;
 import tallledger.core.survey.BookEvent;
+import tallledger.core.survey.Recording;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.verdict.Finding;
+import tallledger.practice.SimulatedSound;
 import tallledger.web.housebook.SheetCell;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyBooks;
@@ -72,6 +78,7 @@ class HandoverTest {
     private static long survey;
     private static byte[] whole;
     private static String photo;
+    private static String sound;
 
     @BeforeAll
     static void closeOne() throws Exception {
@@ -90,8 +97,19 @@ class HandoverTest {
         app.bean(Books.class).append(survey,
                 SurveyEntries.remark(by, "\u03a7\u03b1\u03af\u03c1\u03b5 \u0416 \u4e2d \u201cquoted\u201d \\ \u0001".replace("\u0001", "")),
                 Submission.fresh(now.head() + 2));
+        sound(by);
         app.bean(Closing.class).close(survey(), "Q. Tester, buyer", Submission.fresh(survey().head()));
         whole = zip();
+    }
+
+    private static void sound(Authorship by) {
+        AttachmentRow row = AttachmentRow.of(Recording.TYPE, SimulatedSound.usual().ofRoom(9));
+        sound = row.sha256();
+        StoredSurvey now = survey();
+        app.bean(Attachments.class).keep(survey, List.of(row), SurveyEntries.sound(by, now.core(), "", row.as(Recording.SOUND),
+                row.bytes().length, BigDecimal.TEN, "near", Recording.Treated.NOT,
+                SoundFindings.ofRoom(SoundAnalysis.of(WavFile.parse(row.bytes()), List.of(), List.of(), 0.02, Optional.empty()))),
+                Submission.fresh(now.head()));
     }
 
     @AfterAll
@@ -150,7 +168,8 @@ class HandoverTest {
         assertThat(java(whole)).isEmpty();
         assertThat(zip()).as("made again it is the same bytes").isEqualTo(whole);
         assertThat(files(whole)).containsKeys("ledger.json", "report.pdf", "readings.csv", "steps.csv", "kit.csv", "films.csv",
-                "film-1.vtt", "machine.json", "schema.json", "seal.json", "verify.html", "photos/" + photo + ".png");
+                "film-1.vtt", "machine.json", "schema.json", "seal.json", "verify.html", "photos/" + photo + ".png",
+                "sounds/" + sound + ".wav");
         assertThat(files(whole).get("schema.json")).isEqualTo(Files.readAllBytes(Path.of("../docs/ledger.schema.json")));
         assertThat(new String(files(whole).get("film-1.vtt"), StandardCharsets.UTF_8)).startsWith("WEBVTT\n\n00:00:00.000 --> ");
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> app.bean(Books.class)
@@ -184,7 +203,7 @@ class HandoverTest {
                 with("ledger.json", t -> t.replace(entry(t, 5) + ",", entry(t, 5) + "," + entry(t, 5) + ",")));
         String behind = CanonicalJson.write(Entry.following(Optional.of(survey().entries().get(survey().head() - 1)),
                 SurveyEntries.remark(Authorship.of(Instant.now(), "Q"), "all was well")).handedOver());
-        all.put("an entry behind the closing|ENTRY_AFTER SURVEY 7",
+        all.put("an entry behind the closing|ENTRY_AFTER SURVEY 8",
                 with("ledger.json", t -> t.replace(entry(t, survey().head()), entry(t, survey().head()) + "," + behind)));
         all.put("the machine's description changed|ENTRY_CHANGED MACHINE 1",
                 with("ledger.json", t -> t.replaceFirst("\"maker\":\"Aldwark\"", "\"maker\":\"Brinmoor\"")));
@@ -196,6 +215,8 @@ class HandoverTest {
         all.put("no ledger|LEDGER_MISSING", without("ledger.json"));
         all.put("a photograph swapped|PHOTO_OTHER", with("photos/" + photo + ".png", t -> t + "x", StandardCharsets.ISO_8859_1));
         all.put("a photograph gone|PHOTO_MISSING", without("photos/" + photo + ".png"));
+        all.put("a recording swapped|SOUND_OTHER", with("sounds/" + sound + ".wav", t -> t + "x", StandardCharsets.ISO_8859_1));
+        all.put("a recording gone|SOUND_MISSING", without("sounds/" + sound + ".wav"));
         all.put("a reading in the table changed|FILE_CHANGED readings.csv", with("readings.csv", t -> t + "1"));
         all.put("the report changed|FILE_CHANGED report.pdf", with("report.pdf", t -> t + " ", StandardCharsets.ISO_8859_1));
         all.put("a file added|FILE_EXTRA more.txt", plus("more.txt", "more"));
@@ -564,7 +585,7 @@ class HandoverTest {
         try (PDDocument report = Loader.loadPDF(files(whole).get("report.pdf"))) {
             String text = new PDFTextStripper().getText(report).replaceAll("\\s+", " ");
             assertThat(text).contains("\u03a7\u03b1\u03af\u03c1\u03b5 \u0416", "offered by", "U+4E2D", "closed and sealed",
-                    "Made at entry 6", "Films of the visit", "Film 1, from", "4 at 0:00:", "Key: ")
+                    "Made at entry 7", "Films of the visit", "Film 1, from", "4 at 0:00:", "Key: ")
                     .doesNotContain("Unknown", "Entries struck");
             assertThat(report.getDocumentCatalog().getStructureTreeRoot()).as("tagged").isNotNull();
             assertThat(report.getDocumentCatalog().getDocumentOutline().getOpenCount()).as("bookmarks").isGreaterThan(4);
@@ -572,7 +593,7 @@ class HandoverTest {
                     .contains("<pdfaid:part>2</pdfaid:part>", "<pdfaid:conformance>A</pdfaid:conformance>");
             assertThat(report.getPage(0).getMediaBox().getWidth()).isBetween(595f, 596f);
             assertThat(report.getDocumentInformation().getCreationDate().toInstant())
-                    .isEqualTo(survey().entries().get(5).at().truncatedTo(ChronoUnit.SECONDS));
+                    .isEqualTo(survey().entries().get(6).at().truncatedTo(ChronoUnit.SECONDS));
         }
     }
 

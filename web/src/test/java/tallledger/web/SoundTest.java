@@ -72,7 +72,10 @@ class SoundTest {
         page.setInputFiles("#sound", new FilePayload("a.wav", "audio/wav", wav));
         page.selectOption("#task", task);
         page.selectOption("#treated", treated);
+        page.evaluate("document.body.dataset.before = 'yes'");
         page.click("text=Keep the recording");
+        page.locator("body:not([data-before])").waitFor();
+        page.waitForLoadState();
     }
 
     @Test
@@ -111,6 +114,10 @@ class SoundTest {
         page.navigate(app.url("/surveys/" + survey + "/entries"));
         assertThat(page.locator("main")).containsText("sound, 12 s, 0.4 MB");
         assertThat(page.locator("tr:has-text('sound, 12 s')").first().locator("td").nth(3)).hasText("2·in·high");
+        assertThat(page.locator("main audio")).hasCount(5);
+        page.navigate(app.url("/surveys/" + survey + "/verdict/print"));
+        assertThat(page.locator("tr:has-text('sounds/" + hash + ".wav') audio")).hasCount(1);
+        assertThat(page.locator("tr:has-text('sounds/" + hash + ".wav')")).containsText("It knocks once a turn of the shaft of");
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -27,7 +27,7 @@ public final class BookCheck {
     private Optional<Found.What> fault = Optional.empty();
     private int faultAt;
     private final Map<Integer, String> hashes = new HashMap<>();
-    private final Set<String> photographs = new LinkedHashSet<>();
+    private final Map<String, Set<String>> attached = new HashMap<>();
     private final List<NamedBook> named = new ArrayList<>();
     private String previous = Entry.BEFORE_FIRST;
     private int count;
@@ -79,8 +79,8 @@ public final class BookCheck {
 
     private void names(Map<String, Object> entry) {
         if (entry.get("attachments") instanceof List<?> attachments) {
-            attachments.stream().filter(Map.class::isInstance).map(a -> (Map<?, ?>) a).filter(a -> "photograph".equals(a.get("use")))
-                    .map(a -> text(a.get("sha256"))).filter(sha256 -> !sha256.isEmpty()).forEach(photographs::add);
+            attachments.stream().filter(Map.class::isInstance).map(a -> (Map<?, ?>) a).filter(a -> !text(a.get("sha256")).isEmpty())
+                    .forEach(a -> attached.computeIfAbsent(text(a.get("use")), use -> new LinkedHashSet<>()).add(text(a.get("sha256"))));
         }
         if (entry.get("payload") instanceof Map<?, ?> p) {
             named("MACHINE", p.get("machineVersion"), p.get("machineHash"));
@@ -105,9 +105,9 @@ public final class BookCheck {
                 .map(n -> new Found(Found.What.DESCRIPTION_OTHER, name + " " + n.entry)).toList();
     }
 
-    /** Hashes of the photographs its entries name. */
-    public Set<String> photographs() {
-        return photographs;
+    /** Hashes of what its entries name as attached. @param use such as "photograph" */
+    public Set<String> attached(String use) {
+        return attached.getOrDefault(use, Set.of());
     }
 
     public int count() {

@@ -16,7 +16,8 @@ public final class SealCheck {
     /** The page that checks. Seals made before it was among the files they name leave it unheld. */
     public static final String PAGE = "verify.html";
     public static final String SURVEY = "SURVEY";
-    private static final String PHOTOS = "photos/";
+    public static final String PHOTOS = "photos/";
+    public static final String SOUNDS = "sounds/";
 
     private SealCheck() {
     }
@@ -35,29 +36,30 @@ public final class SealCheck {
         }
         books.values().forEach(b -> found.addAll(b.found()));
         books.values().forEach(b -> found.addAll(b.against(books)));
-        photographs(survey, files, found);
+        named(PHOTOS, survey.attached("photograph"), files, What.PHOTO_OTHER, What.PHOTO_MISSING, found);
+        named(SOUNDS, survey.attached("sound"), files, What.SOUND_OTHER, What.SOUND_MISSING, found);
         seal.ifPresent(s -> sealed(s, survey, files, found));
         if (seal.isEmpty() && survey.isClosed()) {
             found.add(new Found(What.SEAL_MISSING, SEAL));
         }
         Set<String> held = seal.map(s -> s.files().keySet()).orElse(Set.of(LEDGER));
         List<String> unheld = new TreeMap<>(files).keySet().stream().filter(name -> !held.contains(name) && !name.equals(SEAL)
-                && !name.startsWith(PHOTOS)).toList();
+                && !name.startsWith(PHOTOS) && !name.startsWith(SOUNDS)).toList();
         return new Found.CheckedArchive(List.copyOf(found), seal, title, survey.count(), survey.isClosed(), unheld);
     }
 
-    private static void photographs(BookCheck survey, Map<String, String> files, List<Found> found) {
+    /** Files of a folder that are named by the hash an entry holds. */
+    private static void named(String folder, Set<String> hashes, Map<String, String> files, What other, What missing, List<Found> found) {
         Map<String, String> byName = new TreeMap<>();
         files.forEach((name, hash) -> {
-            if (name.startsWith(PHOTOS)) {
-                byName.put(name.substring(PHOTOS.length()).replaceAll("\\..*", ""), hash);
-                if (!name.substring(PHOTOS.length()).startsWith(hash)) {
-                    found.add(new Found(What.PHOTO_OTHER, name));
+            if (name.startsWith(folder)) {
+                byName.put(name.substring(folder.length()).replaceAll("\\..*", ""), hash);
+                if (!name.substring(folder.length()).startsWith(hash)) {
+                    found.add(new Found(other, name));
                 }
             }
         });
-        survey.photographs().stream().filter(p -> !byName.containsKey(p))
-                .forEach(p -> found.add(new Found(What.PHOTO_MISSING, PHOTOS + p)));
+        hashes.stream().filter(h -> !byName.containsKey(h)).forEach(h -> found.add(new Found(missing, folder + h)));
     }
 
     private static void sealed(Seal seal, BookCheck survey, Map<String, String> files, List<Found> found) {

@@ -30,6 +30,7 @@ class SealCheckTest {
 
     private static final Authorship ME = Authorship.of(Instant.parse("2026-05-09T08:30:00Z"), "Q. Tester, buyer");
     private static final String PHOTO = "ab".repeat(32);
+    private static final String SOUND = "ef".repeat(32);
     private static final String OTHER = "cd".repeat(32);
     private static final KeyPair KEY = pair();
 
@@ -46,7 +47,7 @@ class SealCheckTest {
 
         private final Map<String, List<Map<String, Object>>> books = new LinkedHashMap<>();
         private final Map<String, String> files = new HashMap<>(Map.of("ledger.json", "01".repeat(32), "report.pdf", "02".repeat(32),
-                "photos/" + PHOTO + ".jpg", PHOTO));
+                "photos/" + PHOTO + ".jpg", PHOTO, "sounds/" + SOUND + ".wav", SOUND));
         private Optional<Seal> seal;
 
         Handed() {
@@ -57,7 +58,8 @@ class SealCheckTest {
                     1, "rulesHash", house.get(0).hash())),
                     Draft.of(ME, "DESCRIPTION_ADOPTED", "", Map.of("machineVersion", 2, "machineHash", machine.get(1).hash())),
                     new Draft(ME, "PHOTO", "", Map.of("caption", "ways"),
-                            List.of(new Attachment("photograph", PHOTO, "image/jpeg"), new Attachment("small", OTHER, "image/jpeg")),
+                            List.of(new Attachment("photograph", PHOTO, "image/jpeg"), new Attachment("small", OTHER, "image/jpeg"),
+                                    new Attachment("sound", SOUND, "audio/wav")),
                             Optional.empty()),
                     Draft.of(ME, "CLOSED", "", Map.of("key", Fingerprint.of(Seal.bytes(KEY.getPublic())).hex())));
             books.put("HOUSE", handed(house));
@@ -146,6 +148,10 @@ class SealCheckTest {
                         found(What.PHOTO_OTHER, "photos/" + PHOTO + ".jpg"), found(What.FILE_CHANGED, "photos/" + PHOTO + ".jpg")),
                 change("a photograph more", h -> h.files.put("photos/" + OTHER + ".png", OTHER),
                         found(What.FILE_EXTRA, "photos/" + OTHER + ".png")),
+                change("a recording gone", h -> h.files.remove("sounds/" + SOUND + ".wav"),
+                        found(What.SOUND_MISSING, "sounds/" + SOUND), found(What.FILE_MISSING, "sounds/" + SOUND + ".wav")),
+                change("another recording under its name", h -> h.files.put("sounds/" + SOUND + ".wav", OTHER),
+                        found(What.SOUND_OTHER, "sounds/" + SOUND + ".wav"), found(What.FILE_CHANGED, "sounds/" + SOUND + ".wav")),
                 change("another report", h -> h.files.put("report.pdf", OTHER), found(What.FILE_CHANGED, "report.pdf")),
                 change("no report", h -> h.files.remove("report.pdf"), found(What.FILE_MISSING, "report.pdf")),
                 change("the page that checks, where its seal does not name it: anybody's own", h -> h.files.put("verify.html", OTHER)),
@@ -239,7 +245,7 @@ class SealCheckTest {
                 List.of("text", Map.of("use", "small", "sha256", OTHER), Map.of("use", "photograph", "sha256", PHOTO)),
                 "payload", Map.of("machineVersion", "one", "machineHash", OTHER, "rules", 1, "rulesHash", "", "key", 7)));
         check.take(Map.of("attachments", "none", "payload", "none"));
-        assertThat(check.photographs()).containsExactly(PHOTO);
+        assertThat(check.attached("photograph")).containsExactly(PHOTO);
         assertThat(check.against(Map.of())).isEmpty();
         assertThat(check.key()).isEmpty();
         assertThat(check.count()).isEqualTo(2);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tallledger.core.coverage.Outcome;
@@ -19,6 +20,7 @@ import tallledger.core.reason.Reason;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedThen;
 import tallledger.core.survey.Kind;
+import tallledger.core.survey.Recording;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.WorkEvent;
 import tallledger.web.library.StoredSurvey;
@@ -42,9 +44,10 @@ import tallledger.web.words.Words;
  * @param then      how it was judged when it was written, where by what holds now it is something else; else empty
  * @param picture   of a long row of readings, which says more than its figures; empty for all others
  * @param seen      where in a film; empty for one made at the machine
+ * @param sound     whether it is a recording that can be played
  */
 public record EntryLine(int sequence, String time, String author, String kind, String step, String says, int struckBy,
-        boolean strikable, String hash, String stray, String then, Optional<Picture> picture, Optional<FilmMoment> seen) {
+        boolean strikable, String hash, String stray, String then, Optional<Picture> picture, Optional<FilmMoment> seen, boolean sound) {
 
     /** Less than this a device's clock may be off, s, and nothing is said of it. */
     private static final int CLOCK_OFF = 60;
@@ -82,6 +85,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
         Map<Integer, String> otherwise = judgedOtherwise(survey, words);
         Map<Integer, StepResult> steps = survey.steps().all().stream().collect(Collectors.toMap(StepResult::entry, r -> r, (a, b) -> b));
         Films films = Films.of(survey.entries(), struck.keySet());
+        Set<Integer> recorded = survey.core().recordings().stream().map(Recording::entry).collect(Collectors.toSet());
         List<EntryLine> lines = new ArrayList<>();
         boolean open = survey.core().closed().isEmpty();
         for (Entry entry : entries) {
@@ -98,7 +102,7 @@ public record EntryLine(int sequence, String time, String author, String kind, S
                     Optional.ofNullable(otherwise.get(entry.sequence())).orElse(""),
                     Optional.ofNullable(steps.get(entry.sequence())).filter(r -> isLong(says))
                             .flatMap(r -> RecordingPictures.of(r, survey.rules(), words)),
-                    FilmMoment.of(entry)));
+                    FilmMoment.of(entry), recorded.contains(entry.sequence())));
         }
         return lines;
     }

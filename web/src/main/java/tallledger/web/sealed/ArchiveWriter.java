@@ -30,6 +30,7 @@ import tallledger.core.survey.FilmEvent;
 import tallledger.core.survey.Films;
 import tallledger.core.survey.JudgedBy;
 import tallledger.core.survey.Photo;
+import tallledger.core.survey.Recording;
 import tallledger.web.drawings.DrawingFiles;
 import tallledger.web.drawings.Drawings;
 import tallledger.web.drawings.ExportedDrawing;
@@ -45,7 +46,8 @@ import tallledger.web.works.Progress;
 
 /**
  * A survey handed over as one zip (W 4.4): its entries with those of its machine and of the house as judged by, the report, photographs,
- * tables, and, where it is closed, the seal over all of it. Written as it is made; made again from the same entries it is the same bytes.
+ * sound recordings, tables, and, where it is closed, the seal over all of it. Written as it is made; made again from the same
+ * entries it is the same bytes.
  */
 @Component
 public class ArchiveWriter {
@@ -141,8 +143,16 @@ public class ArchiveWriter {
             progress.at(PHOTOGRAPHS * ++done / survey.core().photos().size(),
                     Reason.of(WebReason.WORK_PHOTOGRAPHS, done, survey.core().photos().size()));
             Optional<AttachmentRow> row = attachments.attachment(photo.sha256());
-            String name = "photos/" + photo.sha256() + (row.filter(r -> r.type().equals("image/png")).isPresent() ? ".png" : ".jpg");
+            String name = SealCheck.PHOTOS + photo.sha256()
+                    + (row.filter(r -> r.type().equals("image/png")).isPresent() ? ".png" : ".jpg");
             if (row.isPresent() && !zip.hashes.containsKey(name)) {
+                zip.add(name, o -> o.write(row.get().bytes()));
+            }
+        }
+        for (Recording recording : survey.core().recordings()) {
+            String name = SealCheck.SOUNDS + recording.sha256() + ".wav";
+            Optional<AttachmentRow> row = zip.hashes.containsKey(name) ? Optional.empty() : attachments.attachment(recording.sha256());
+            if (row.isPresent()) {
                 zip.add(name, o -> o.write(row.get().bytes()));
             }
         }

@@ -26,7 +26,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import tallledger.core.drive.DriveTrain;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.sound.Recurring;
@@ -154,11 +153,8 @@ class SoundController {
         return "sound/sound";
     }
 
-    /** A newer description may not have the speed any more. */
-    private static String name(StoredSurvey survey, Recording recording) {
-        DriveTrain train = survey.folded().machine().train();
-        return recording.isOfRoom() ? "The room, machine off"
-                : train.routeByKey(recording.task()).map(train::name).orElse("a speed that is not described any more");
+    private String name(StoredSurvey survey, Recording recording) {
+        return words.recorded(recording, survey.folded().machine().train());
     }
 
     /** The newest recording of each speed, slowest first, each a curve above the one before. */

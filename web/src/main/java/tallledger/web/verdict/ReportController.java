@@ -42,6 +42,7 @@ class ReportController {
         model.addAttribute("withMoney", money.equals("yes"));
         model.addAttribute("images",
                 survey.core().photos().stream().collect(Collectors.toMap(Photo::entry, p -> "/surveys/" + id + "/photos/" + p.entry())));
+        model.addAttribute("sounds", "/surveys/" + id + "/sounds/");
         return Reports.Form.WHOLE.template();
     }
 

@@ -20,10 +20,13 @@ import tallledger.core.gauge.Limit;
 import tallledger.core.kit.KitItem;
 import tallledger.core.ledger.Entry;
 import tallledger.core.measuring.SpeedRead;
+import tallledger.core.plan.SoundTrials;
 import tallledger.core.reason.Reason;
 import tallledger.core.seal.Fingerprint;
 import tallledger.core.survey.Films;
+import tallledger.core.survey.HeardSound;
 import tallledger.core.survey.Photo;
+import tallledger.core.survey.Recording;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
 import tallledger.core.survey.TaskStatus;
@@ -48,6 +51,7 @@ import tallledger.web.words.Words;
  * @param lattice  lever positions
  * @param ray      ray chart, where the drive has one
  * @param axes     movement drawings of those axes of which anything was measured
+ * @param sounds   sound recordings
  * @param systems  findings by system, worst first, each with its photographs
  * @param photos   photographs that stand beside no finding and are not on the cover
  * @param cover    photograph on the cover: the first of the machine as a whole, else the first
@@ -68,11 +72,13 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
         Map<Reason, List<PicturedFinding>> systems, List<Photo> photos, Optional<Photo> cover,
         List<Picture> cycles, List<Picture> drawn, List<SpeedLine> speeds, Map<Phase, List<StepLine>> steps,
         Map<Phase, List<UntestedLine>> untested, List<KitItem> kit, List<Caution> cautions,
-        QrCode code, AccuracyView chart, List<Filmed> filmed, List<VerdictView.Remark> struck, List<Part> parts) {
+        QrCode code, AccuracyView chart, List<Filmed> filmed, List<RecordedSound> sounds, List<VerdictView.Remark> struck,
+        List<Part> parts) {
 
     /** Parts of the report; the first is its cover. */
     public enum Part {
-        GLANCE, CONDITION, FINDINGS, SPEEDS, CHART, MOVEMENT, CYCLES, DRAWN, STEPS, CLAIMS, KIT, MONEY, UNTESTED, REMARKS, STRUCK, FILMS,
+        GLANCE, CONDITION, FINDINGS, SPEEDS, CHART, MOVEMENT, CYCLES, DRAWN, STEPS, CLAIMS, KIT, MONEY, UNTESTED, REMARKS, STRUCK, SOUNDS,
+        FILMS,
         PHOTOGRAPHS, CAUTIONS, STANDING;
 
         /** Where it begins, in the file. */
@@ -111,6 +117,25 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
     public record Filmed(int film, String from, String places) {
     }
 
+    /**
+     * One sound recording.
+     *
+     * @param of   its speed, or the room
+     * @param says what it tells of the parts, or why it proves nothing; empty where it tells nothing of them
+     */
+    public record RecordedSound(Recording recording, String of, List<Reason> says) {
+    }
+
+    private static List<RecordedSound> sounds(StoredSurvey survey, Words words) {
+        Map<Integer, List<Reason>> tells = SoundTrials.tells(survey.folded()).stream()
+                .collect(Collectors.toMap(t -> t.sound().recording().entry(), SoundTrials.Tells::says));
+        return survey.core().recordings().stream().map(r -> {
+            List<Reason> unfit = HeardSound.unfit(survey.folded(), r);
+            return new RecordedSound(r, words.recorded(r, survey.folded().machine().train()),
+                    unfit.isEmpty() ? tells.getOrDefault(r.entry(), List.of()) : unfit);
+        }).toList();
+    }
+
     static ReportView of(StoredSurvey survey, VerdictView verdict, Drawings drawings, Words words, Marks marks) {
         Map<Phase, List<TaskStatus>> standings = TaskStatus.byPhase(survey.core());
         Map<Reason, List<PicturedFinding>> systems = new LinkedHashMap<>();
@@ -127,6 +152,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
         cover.ifPresent(p -> shown.add(p.entry()));
         AccuracyView chart = AccuracyView.of(survey.core(), words, marks);
         List<Filmed> filmed = filmed(survey);
+        List<RecordedSound> sounds = sounds(survey, words);
         List<VerdictView.Remark> struck = struck(survey);
         List<Picture> results = drawings.results(survey);
         List<Picture> cycles = results.stream().filter(p -> p.template().startsWith("cycle/")).toList();
@@ -146,6 +172,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
         empty.put(Part.UNTESTED, untested.isEmpty());
         empty.put(Part.REMARKS, verdict.remarks().isEmpty());
         empty.put(Part.STRUCK, struck.isEmpty());
+        empty.put(Part.SOUNDS, sounds.isEmpty());
         empty.put(Part.FILMS, filmed.isEmpty());
         empty.put(Part.PHOTOGRAPHS, photos.isEmpty());
         List<Part> parts = Stream.of(Part.values()).filter(p -> !empty.getOrDefault(p, false)).toList();
@@ -154,7 +181,7 @@ public record ReportView(TaskStatus.Tally tally, LatticeView lattice, Optional<R
                 axes, systems, photos, cover, cycles, drawn,
                 survey.folded().steps().stream().map(route -> speed(survey, route, marks)).toList(), done, untested,
                 survey.steps().kit().items(),
-                Caution.of(survey.folded().machine().identity().family().traits()), code(survey), chart, filmed, struck, parts);
+                Caution.of(survey.folded().machine().identity().family().traits()), code(survey), chart, filmed, sounds, struck, parts);
     }
 
     private static boolean isKnown(AxisView axis) {

@@ -11,6 +11,7 @@ import tallledger.core.drive.DriveTrain;
 import tallledger.core.reason.InUnit;
 import tallledger.core.reason.Reason;
 import tallledger.core.survey.Kind;
+import tallledger.core.survey.Recording;
 import tallledger.core.survey.Task;
 import tallledger.core.unit.LengthUnit;
 import tallledger.core.unit.Quantity;
@@ -103,6 +104,12 @@ public class Words {
     /** What a step or a speed is called. */
     public String name(Task task, DriveTrain train) {
         return String.valueOf(worded(task.name(train)));
+    }
+
+    /** What was recorded; a newer description may not have the speed any more. */
+    public String recorded(Recording recording, DriveTrain train) {
+        return recording.isOfRoom() ? say("sound.of-room")
+                : train.routeByKey(recording.task()).map(train::name).orElseGet(() -> say("sound.of-gone"));
     }
 
     /** The word for a constant, such as {@code Severity.SOON}. */
