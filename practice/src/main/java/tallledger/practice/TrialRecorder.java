@@ -20,6 +20,7 @@ import tallledger.core.sound.WavFile;
 import tallledger.core.survey.Recording;
 import tallledger.core.survey.Survey;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * Records runs of a machine with a hidden fault: its simulated sound, looked at as the application does. The fault is in the sound as often
@@ -48,7 +49,7 @@ public final class TrialRecorder {
         int seed = random.nextInt(EACH);
         SoundFindings found = made.computeIfAbsent(route.key() + " " + on + " " + shows + " " + seed, key -> found(route, on, shows, seed));
         return SurveyEntries.sound(by, survey, route.key(), new Attachment(Recording.SOUND, "0".repeat(64), Recording.TYPE), 1,
-                BigDecimal.TEN, Recording.USUAL_PLACE, Recording.Treated.NOT, found);
+                BigDecimal.TEN, Recording.usualPlace(LengthUnit.MM), Recording.Treated.NOT, found);
     }
 
     private SoundFindings found(Route route, Optional<Elements.Element> fault, SimulatedSound.Shows shows, int seed) {

@@ -3,8 +3,9 @@
 const NAME = "tall-ledger";
 const STORE = "kept";
 const DEVICE = "device-key";
-/* What may be written without a connection: one entry about one step, a start or a stop, kit, a photograph. */
-const KEPT = /^\/surveys\/(\d+)\/(run|step|start|stop|pass|later|check|camera|photos|films|kit|kit\/mark)$/;
+/* What may be written without a connection: one entry about one step, a start or a stop, kit, a photograph, film
+   or sound. */
+const KEPT = /^\/surveys\/(\d+)\/(run|step|start|stop|pass|later|check|camera|photos|films|sounds|kit|kit\/mark)$/;
 
 /** The survey of a form that can be kept, by its address; empty where it is sent only while it is connected. */
 export function keptFor(action, base) {

@@ -5,8 +5,8 @@ import { freshKey } from "./kept.js";
 import { holdPhoto, keepPhotoHere, keepsHere, letGo } from "./without.js";
 
 const QUALITY = 0.9;
-const LARGEST = { photo: 15 * 1024 * 1024, film: 60000000 };
-const CALLED = { photo: "photograph", film: "film" };
+const LARGEST = { photo: 15 * 1024 * 1024, film: 60000000, sound: 20000000 };
+const CALLED = { photo: "photograph", film: "film", sound: "recording" };
 const AGAIN = 3000;
 
 /** Width and height of a picture whose longest side is no longer than that. */
@@ -111,6 +111,8 @@ function bringIn(html, count) {
   const thumbs = document.querySelector(".thumbs");
   const newer = fresh.querySelector(".thumbs");
   if (thumbs && newer) { thumbs.replaceWith(newer); }
+  const sounds = fresh.querySelector(".recorded-here");
+  document.querySelectorAll(".recorded-here").forEach((list) => { if (sounds) { list.replaceWith(sounds); } });
   const seen = fresh.querySelector("input[name=seen]");
   document.querySelectorAll("input[name=seen]").forEach((field) => {
     if (seen && Number(seen.value) === Number(field.value) + count) { field.value = seen.value; }
@@ -119,7 +121,7 @@ function bringIn(html, count) {
 
 function wrong(html) {
   const page = new DOMParser().parseFromString(html, "text/html");
-  const said = ["#wrong-photo", "#wrong-film", "#wrong-caption", "#wrong-author", "#wrong-form", "main .lede", "main p"]
+  const said = ["#wrong-photo", "#wrong-film", "#wrong-sound", "#wrong-task", "#wrong-stood", "#wrong-treated", "#wrong-caption", "#wrong-author", "#wrong-form", "main .lede", "main p"]
     .map((where) => page.querySelector(where)).find((found) => found);
   return said ? said.textContent : "That was not recorded.";
 }
@@ -163,7 +165,11 @@ async function send(form, files) {
   }
   name.disabled = false;
   name.value = "";
-  form.querySelector("[name=caption]").value = "";
+  const caption = form.querySelector("[name=caption]");
+  if (caption) { caption.value = ""; }
+  /* What else was chosen stays for the next one, and is nothing half typed. */
+  form.querySelectorAll("option").forEach((option) => { option.defaultSelected = option.selected; });
+  form.querySelectorAll("input[type=text]").forEach((field) => { field.defaultValue = field.value; });
   form.querySelector("[name=submission]").value = freshKey();
   form.dispatchEvent(new CustomEvent("taken"));
   if (html) { bringIn(html, bar.done); }
@@ -181,7 +187,7 @@ async function onSubmit(event) {
   try {
     if (what === "photo") {
       await Promise.all(files.map((file) => createImageBitmap(file).then((picture) => picture.close())));
-    } else if (files.some((file) => file.size > LARGEST.film)) {
+    } else if (files.some((file) => file.size > LARGEST[what])) {
       throw new Error("large");
     }
     large.hidden = true;

@@ -94,6 +94,11 @@ export class Pack {
       refused: found.dataset.refused || "", stops: found.dataset.stops === "yes", decides: found.dataset.decides === "yes" } : null;
   }
 
+  /** The speed that a recording made at a step is of; empty for the room. */
+  soundAt(key) {
+    return this.all("template[data-step]").find((part) => part.dataset.step === key)?.dataset.sound ?? "";
+  }
+
   /** Rules and figures as the safety rules take them; times by this device's clock. */
   safety() {
     const { due, goodFor, last, top, unmarked, dangers, wheel, ahead, closed } = this.main().dataset;

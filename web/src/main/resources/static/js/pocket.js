@@ -127,6 +127,17 @@ class Pocket {
       });
       ways.append(take);
     }
+    if (document.querySelector("#sound-here")) {
+      const sound = make("button", "Sound");
+      sound.addEventListener("click", () => {
+        this.show(null);
+        const start = document.querySelector("#sound-here [data-sound=record]");
+        start.closest("details").open = true;
+        start.scrollIntoView({ block: "center" });
+        start.focus();
+      });
+      ways.append(sound);
+    }
     link(this.near.next, "Next ›");
     return ways;
   }

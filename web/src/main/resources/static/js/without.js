@@ -251,6 +251,7 @@ class Without {
     document.querySelector("aside.margin").replaceWith(document.importNode(margin, true));
     if (beside) { document.querySelector("aside.margin .of-step").replaceWith(beside); }
     document.querySelectorAll("aside.margin input[name=step], #step .start input[name=step]").forEach((field) => { field.value = key; });
+    document.querySelectorAll("aside.margin select[name=task]").forEach((field) => { field.value = this.pack.soundAt(key); });
     document.querySelectorAll("input[name=submission]").forEach((field) => { field.value = deviceKey(); });
     document.querySelectorAll("input[name=seen]").forEach((field) => { field.value = String(this.seen()); });
     this.links().forEach((link) => {
@@ -335,7 +336,7 @@ class Without {
   }
 
   /**
-   * A photograph, made small already, or a film, while it is being sent: should the page be left, another sends it.
+   * A photograph, made small already, a film or a recording, while it is being sent: should the page be left, another sends it.
    *
    * @returns its number; 0 where nothing can be kept
    */
@@ -343,8 +344,9 @@ class Without {
     if (!this.kept) { return 0; }
     const step = (fields.find(([name]) => name === "step") || ["", ""])[1];
     const caption = (fields.find(([name]) => name === "caption") || ["", ""])[1];
+    const says = { photo: "Photograph", film: "Film", sound: "Sound recording" }[what] + (caption ? ": " + caption : "");
     return this.kept.add({ survey: this.survey, action: new URL(action).pathname, kind: "photos", step, fields, key, seen: 0,
-      made: Date.now(), state: SENDING, photo, what, says: (what === "film" ? "Film" : "Photograph") + (caption ? ": " + caption : "") })
+      made: Date.now(), state: SENDING, photo, what, says })
       .catch(() => 0);
   }
 

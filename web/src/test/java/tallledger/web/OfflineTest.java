@@ -32,6 +32,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tallledger.core.drive.Speed;
 import tallledger.core.ledger.Entry;
 import tallledger.core.ledger.SentLater;
 import tallledger.core.machine.MachineDescription;
@@ -40,11 +41,13 @@ import tallledger.core.rules.Rules;
 import tallledger.core.safety.Mounted;
 import tallledger.core.safety.SpeedGate;
 import tallledger.core.survey.Kind;
+import tallledger.core.survey.Recording;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepResult;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
+import tallledger.practice.SimulatedSound;
 import tallledger.web.library.MachineBooks;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyBooks;
@@ -442,6 +445,37 @@ class OfflineTest {
     }
 
     /** A page that is left while it sends is no loss: the next one sends it, once. */
+    /** As the speed that is open, and of the hot check as the fastest there is; sent, it is looked at by the server. */
+    @Test
+    void soundsAreKeptToo() {
+        long survey = aldwark410();
+        int head = now(survey).head();
+        Page phone = cut(phone(survey));
+        open(phone, survey, "hot-sound");
+        String fastest = phone.inputValue("#sound-here [name=task]");
+        open(phone, survey, "castings");
+        assertThat(phone.locator("#sound-here [name=task]")).hasValue("");
+        String route = now(survey).folded().table().counted().get(2).routes().get(0).key();
+        open(phone, survey, route);
+        assertThat(phone.locator("#sound-here [name=task]")).hasValue(route);
+        phone.locator(".thumb >> text=Sound").tap();
+        assertThat(phone.locator("#sound-here [data-sound=record]")).isFocused();
+        phone.setInputFiles("#sound-here [name=sound]",
+                new FilePayload("a.wav", "audio/wav", new SimulatedSound(8_000, 6, 0.05).ofRoom(3)));
+        phone.selectOption("#sound-here [name=treated]", "NOT");
+        phone.click("#sound-here button[type=submit]");
+        assertThat(phone.locator("#sound-here .sending")).containsText("kept on this device");
+        backAgain(phone);
+        allSent(phone, 1);
+        assertThat(since(survey, head)).extracting(Entry::kind).containsExactly("SOUND");
+        Recording kept = now(survey).core().recordings().get(0);
+        assertThat(kept.task()).isEqualTo(route);
+        assertThat(kept.found()).isPresent();
+        assertThat(now(survey).folded().machine().train().routeByKey(fastest).flatMap(r -> now(survey).folded().table().speedOf(r))
+                .flatMap(Speed::expected)).contains(now(survey).folded().table().counted().stream().flatMap(s -> s.expected().stream())
+                        .max(Double::compare).orElseThrow());
+    }
+
     @Test
     void aPhotographGoesOnThoughItsPageIsLeft() throws IOException {
         long survey = aldwark410();

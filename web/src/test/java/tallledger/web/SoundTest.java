@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.security.MessageDigest;
 import java.time.Instant;
@@ -25,6 +26,7 @@ import tallledger.core.survey.Recording;
 import tallledger.core.survey.RunRecord;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.SurveyEntries;
+import tallledger.core.unit.LengthUnit;
 import tallledger.practice.HiddenFault;
 import tallledger.practice.KestrelVale;
 import tallledger.practice.SimulatedMachine;
@@ -94,7 +96,7 @@ class SoundTest {
         String hash = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(wav));
         Recording kept = now(survey).core().recordings().get(1);
         assertThat(kept.sha256()).isEqualTo(hash);
-        assertThat(kept.stood()).isEqualTo(Recording.USUAL_PLACE);
+        assertThat(kept.stood()).isEqualTo(Recording.usualPlace(LengthUnit.MM));
         assertThat(page.request().get(app.url("/surveys/" + survey + "/sounds/" + kept.entry())).body()).isEqualTo(wav);
         bring(sound("1·in·high"), route("1·in·high").key(), "YES");
         assertThat(page.locator("main .wrong").first()).containsText("changed its level");
@@ -118,6 +120,27 @@ class SoundTest {
         page.navigate(app.url("/surveys/" + survey + "/verdict/print"));
         assertThat(page.locator("tr:has-text('sounds/" + hash + ".wav') audio")).hasCount(1);
         assertThat(page.locator("tr:has-text('sounds/" + hash + ".wav')")).containsText("It knocks once a turn of the shaft of");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** Recorded where the speed is read: it goes while the sheet stays, and a refusal stands beside it. */
+    @Test
+    void theRunSheetTakesTheSoundOfItsSpeed() {
+        long survey = survey();
+        String at = route("3·in·high").key();
+        page.navigate(app.url("/surveys/" + survey + "/run?step=" + at));
+        page.click("summary:has-text('Photograph, sound')");
+        assertThat(page.locator("#task")).hasValue(at);
+        page.fill("#reading", "355");
+        page.setInputFiles("#sound", new FilePayload("a.wav", "audio/wav", "ID3 no sound of that kind".getBytes(StandardCharsets.UTF_8)));
+        page.click("text=Keep the recording");
+        assertThat(page.locator("#sound-here .sending")).containsText("WAV file, whatever");
+        page.setInputFiles("#sound", new FilePayload("a.wav", "audio/wav", sound("3·in·high")));
+        page.selectOption("#treated", "NOT");
+        page.click("text=Keep the recording");
+        assertThat(page.locator(".recorded-here")).containsText("3·in·high, 12");
+        assertThat(page.locator("#reading")).hasValue("355");
+        assertThat(now(survey).core().recordings()).extracting(Recording::task).containsExactly(at);
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -11,6 +11,7 @@ import tallledger.core.ledger.Payload;
 import tallledger.core.reason.CommonReason;
 import tallledger.core.reason.Refused;
 import tallledger.core.sound.SoundFindings;
+import tallledger.core.unit.LengthUnit;
 
 /**
  * A sound recording as the ledger names it; its bytes lie in the store under their hash (W 3.8).
@@ -39,8 +40,13 @@ public record Recording(int entry, String author, String task, String sha256, in
     /** What the recording is to its entry. */
     public static final String SOUND = "sound";
     public static final String TYPE = "audio/wav";
+
     /** Where it stands unless somebody says otherwise. */
-    public static final String USUAL_PLACE = "half a metre from the headstock, at the height of the spindle, pointing at it";
+    public static String usualPlace(LengthUnit unit) {
+        return (unit == LengthUnit.INCH ? "20 in" : "half a metre")
+                + " from the spindle head, at the height of the spindle, pointing at it";
+    }
+
     private static final int LONGEST = 200;
     private static final int A_MEGABYTE = 6;
 

@@ -77,7 +77,7 @@ class EventTest {
                 SurveyEntries.photo(by(), "covers", List.of(new Attachment(Photo.PICTURE, "0".repeat(64), "image/png")), 640, 480, "open"));
         book.write(SurveyEntries.photoMarked(by(), book.survey(), taken.sequence(), "arrow 10 20 30 40 crack\nring 1 2 3 4"));
         book.write(SurveyEntries.sound(by(), book.survey(), "", new Attachment(Recording.SOUND, "2".repeat(64), Recording.TYPE), 5_000,
-                new java.math.BigDecimal("12.0"), Recording.USUAL_PLACE, Recording.Treated.NOT,
+                new java.math.BigDecimal("12.0"), Recording.usualPlace(LengthUnit.MM), Recording.Treated.NOT,
                 new SoundFindings(new java.math.BigDecimal("250.10"), true, new java.math.BigDecimal("-22.5"), java.math.BigDecimal.ZERO,
                         List.of(new SoundFindings.ShaftSound(new java.math.BigDecimal("1.66667"), Optional.of(List.of(
                                 new java.math.BigDecimal("0.512"), new java.math.BigDecimal("0.1"), new java.math.BigDecimal("0.500"),

@@ -15,7 +15,7 @@ public final class SentLaterRequest {
     private static final String SENT = "X-Kept-Sent";
     /** What may be written without a connection; all else, such as closing, is done connected. */
     private static final Pattern ADDRESS =
-            Pattern.compile("/surveys/\\d{1,18}/(run|step|start|stop|pass|later|check|camera|photos|films|kit|kit/mark)");
+            Pattern.compile("/surveys/\\d{1,18}/(run|step|start|stop|pass|later|check|camera|photos|films|sounds|kit|kit/mark)");
     private static final String MILLISECONDS = "\\d{1,15}";
 
     private SentLaterRequest() {

@@ -37,6 +37,7 @@ public class PocketSheet {
     public void show(StoredSurvey survey, FormInput typed, Submission submission, Model model) {
         RunSheetView shell = page.shell(survey);
         model.addAttribute("survey", survey);
+        SoundChoices.begin(survey, typed);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("view", shell);

@@ -19,14 +19,16 @@ import tallledger.web.library.StoredSurvey;
  * @param rpm     what it turns at, min⁻¹; empty where nobody knows, or nothing turns
  * @param stops   whether a record of it may come out as something that stops use
  * @param decides whether its figures decide, and not whoever looks
+ * @param sound   speed that a recording made at it is of; empty for the room
  * @param refused why it may not be done by what was recorded so far
  */
 public record PocketStep(FormInput typed, RunSheetView view, boolean route, boolean turns, Optional<BigDecimal> rpm, boolean stops,
-        boolean decides, Optional<Reason> refused) {
+        boolean decides, String sound, Optional<Reason> refused) {
 
     static PocketStep of(StoredSurvey survey, Task task, FormInput typed, RunSheetView view, Optional<Reason> refused) {
         return new PocketStep(typed, view, task.route().isPresent(), task.route().isPresent() || task.step().filter(Step::runs).isPresent(),
                 task.route().flatMap(route -> RunGate.fastest(survey.folded(), route)),
-                task.step().filter(RunGate::mayStopUse).isPresent(), task.step().filter(s -> s.recording().decides()).isPresent(), refused);
+                task.step().filter(RunGate::mayStopUse).isPresent(), task.step().filter(s -> s.recording().decides()).isPresent(),
+                SoundChoices.at(survey, task.key()), refused);
     }
 }

@@ -70,8 +70,9 @@ public record RunSheetView(String key, Optional<Reason> why, OpenTask open, Set<
      * @param photos  of what is open
      * @param clips   short films of it
      * @param longest side of a photograph as it is kept, px
+     * @param sound   what can be recorded
      */
     public record SheetMargin(PlanView plan, List<School> schools, boolean filming, Optional<Mounted> mounted, List<Photo> photos,
-            List<Clip> clips, int longest) {
+            List<Clip> clips, int longest, SoundChoices sound) {
     }
 }

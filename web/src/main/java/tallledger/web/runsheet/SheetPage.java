@@ -120,6 +120,7 @@ public class SheetPage {
     String show(StoredSurvey survey, Optional<String> asked, Optional<Integer> done, FormInput typed, Submission submission,
             List<Task> others, Model model) {
         model.addAttribute("survey", survey);
+        SoundChoices.begin(survey, typed);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
         model.addAttribute("view", Boolean.TRUE.equals(model.getAttribute(FilmPages.FRAMED)) ? inFilm(survey, asked, done, typed)
@@ -166,7 +167,8 @@ public class SheetPage {
     private RunSheetView.SheetMargin margin(StoredSurvey survey, SheetPlan plan, String key) {
         return new RunSheetView.SheetMargin(PlanView.of(survey, plan, words), List.of(School.values()),
                 Films.of(survey.entries(), survey.core().struck().keySet()).running(), survey.steps().mounted(),
-                survey.core().photosOf(key), survey.core().clipsOf(key), HUNDRED * survey.rules().number(Rule.PICTURE_SIDE).intValue());
+                survey.core().photosOf(key), survey.core().clipsOf(key), HUNDRED * survey.rules().number(Rule.PICTURE_SIDE).intValue(),
+                SoundChoices.of(survey, key, words));
     }
 
     private static Optional<Reason> refusal(Survey survey, Task task) {

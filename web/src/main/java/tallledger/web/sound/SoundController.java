@@ -5,6 +5,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -40,6 +42,7 @@ import tallledger.web.forms.FormInput;
 import tallledger.web.forms.SurveyWriter;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
+import tallledger.web.runsheet.SoundChoices;
 import tallledger.web.store.AttachmentRow;
 import tallledger.web.store.Attachments;
 import tallledger.web.store.Submission;
@@ -75,10 +78,6 @@ class SoundController {
         this.words = words;
     }
 
-    /** A speed that something can be recorded at. */
-    public record SpeedChoice(String key, String name) {
-    }
-
     /** @param of entry of a recording @param with entry of another, drawn over it @param over "orders" or frequencies */
     @GetMapping("/surveys/{id}/sound")
     String sound(@PathVariable long id, @RequestParam(defaultValue = "0") int of, @RequestParam(defaultValue = "0") int with,
@@ -86,8 +85,7 @@ class SoundController {
         StoredSurvey survey = library.survey(id);
         FormInput typed = FormInput.blank();
         typed.set("author", writer.known(request).orElse(survey.lastAuthor()));
-        typed.set("stood", survey.core().recordings().stream().reduce((a, b) -> b).map(Recording::stood).orElse(Recording.USUAL_PLACE));
-        typed.set("treated", Recording.Treated.NOT_KNOWN.name());
+        SoundChoices.begin(survey, typed);
         model.addAttribute("orders", over.equals("orders"));
         return page(survey, of, with, over.equals("orders"), typed, Submission.fresh(survey.head()), model);
     }
@@ -117,7 +115,8 @@ class SoundController {
                         BigDecimal.valueOf(w.seconds()).setScale(1, RoundingMode.HALF_UP), typed.get("stood"), t,
                         analyses.found(survey, typed.get("task"), row.get().sha256(), w))))),
                 (now, said, submission) -> page(now, 0, 0, false, said, submission, model),
-                entry -> "redirect:/surveys/" + id + "/sound?of=" + entry.sequence(),
+                entry -> "redirect:/surveys/" + id + (typed.isSent("step") ? "/run?step=" + URLEncoder.encode(typed.get("step"),
+                        StandardCharsets.UTF_8) : "/sound?of=" + entry.sequence()),
                 (book, draft, submission) -> attachments.keep(book, List.of(row.orElseThrow()), draft, submission));
     }
 
@@ -137,9 +136,7 @@ class SoundController {
         model.addAttribute("survey", survey);
         model.addAttribute("typed", typed);
         model.addAttribute("submission", submission);
-        model.addAttribute("treatments", List.of(Recording.Treated.values()));
-        model.addAttribute("speeds", survey.folded().table().counted().stream().flatMap(s -> s.routes().stream().limit(1))
-                .map(r -> new SpeedChoice(r.key(), survey.folded().machine().train().name(r))).toList());
+        model.addAttribute("speeds", SoundChoices.speeds(survey));
         model.addAttribute("recordings", survey.core().recordings());
         Optional<Recording> one = recording(survey, of);
         Map<Integer, String> names = new HashMap<>();
