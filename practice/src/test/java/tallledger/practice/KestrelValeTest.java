@@ -2,6 +2,7 @@ package tallledger.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -14,6 +15,7 @@ import tallledger.core.coverage.Elements;
 import tallledger.core.coverage.RunPlan;
 import tallledger.core.coverage.RunPlanner;
 import tallledger.core.coverage.School;
+import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.evidence.DriveCheck;
 import tallledger.core.machine.MachineDescription;
@@ -107,6 +109,33 @@ class KestrelValeTest {
         assertThat(right).isGreaterThan(105);
         assertThat(wrong).isLessThan(6);
         assertThat(accused).isLessThan(6);
+    }
+
+    /** The same faults by ear alone, and with each run recorded: a knock is found in fewer runs, and no sound box pays for it. */
+    @Test
+    void aRecordedKnockIsFoundInFewerRuns() {
+        SimulatedMachine mill = KestrelVale.castervaleH1();
+        List<Elements.Element> choices = Elements.of(mill.description().train()).all().stream()
+                .filter(Elements.of(mill.description().train())::isChoice).toList();
+        TrialRecorder recorder = new TrialRecorder(mill, Symptom.KNOCKS_ONCE_A_TURN);
+        int[] right = new int[2];
+        int[] runs = new int[2];
+        int[] accused = new int[2];
+        for (int with = 0; with < 2; with++) {
+            Random random = new Random(7);
+            Optional<TrialRecorder> by = with == 0 ? Optional.empty() : Optional.of(recorder);
+            for (int i = 0; i < 24; i++) {
+                Elements.Element fault = choices.get(i % choices.size());
+                var found = HiddenFaultTrials.hunt(mill.description(), School.EVERY_SPEED, Optional.of(fault), random, by);
+                right[with] += found.blamed().filter(fault::equals).isPresent() ? 1 : 0;
+                runs[with] += found.runs();
+                accused[with] += HiddenFaultTrials.hunt(mill.description(), School.EVERY_SPEED, Optional.empty(), random, by).blamed()
+                        .isPresent() ? 1 : 0;
+            }
+        }
+        assertThat(right[1]).isGreaterThanOrEqualTo(22);
+        assertThat(runs[1]).as("runs with recordings, against by ear").isLessThan(runs[0] - 24);
+        assertThat(accused[1]).isLessThan(3);
     }
 
     @Test

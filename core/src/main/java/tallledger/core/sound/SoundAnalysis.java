@@ -3,9 +3,14 @@ package tallledger.core.sound;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import tallledger.core.drive.Turning;
+import tallledger.core.drive.UnknownMesh;
 import tallledger.core.reason.Reason;
 import tallledger.core.sound.Spectrum.Peak;
 
@@ -14,6 +19,7 @@ import tallledger.core.sound.Spectrum.Peak;
  *
  * @param seconds  how long it is
  * @param spectrum of it
+ * @param pieces   how it goes while it lasts
  * @param peaks    what stands out, with what each may belong to, by frequency
  * @param shafts   those that could be looked at, whether something strikes once a turn of them or not
  * @param comb     speed of the spindle as it sounds; empty where too little stands out
@@ -24,7 +30,8 @@ import tallledger.core.sound.Spectrum.Peak;
  * @param unfit    why it proves nothing; empty where it does
  * @param doubts   what else to know of it
  */
-public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> peaks, List<Knock> shafts, Optional<CombSpeed> comb,
+public record SoundAnalysis(double seconds, Spectrum spectrum, ShortTime pieces, List<NamedPeak> peaks, List<Knock> shafts,
+        Optional<CombSpeed> comb,
         double crest, double overall, double clipped, SoundsLike sounds, List<Reason> unfit, List<Reason> doubts) {
 
     /** Over a thousandth of the samples at the stops, what it sounds like is the microphone's (W 3.8). */
@@ -36,6 +43,9 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
     private static final double RATTLES = 8;
     private static final int SUPPLY_HARMONICS = 6;
     private static final double SLIP = 0.05;
+    private static final double SIDEBANDS_OVER = -10;
+    private static final int LOWEST_OCTAVE = 32;
+    private static final double A_MINUTE = 60;
 
     /** A peak with what of the drive it may belong to, nearest first; nothing where nobody knows. */
     public record NamedPeak(Peak peak, List<Source> sources) {
@@ -80,7 +90,8 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
                 peaks.stream().filter(p -> !isSupply(p, turning, spectrum.binHertz()) && !isMotor(p, turning, spectrum.binHertz()))
                         .map(NamedPeak::peak).toList();
         boolean knocks = shafts.stream().anyMatch(Knock::isHeard);
-        return new SoundAnalysis(wav.seconds(), spectrum, peaks, shafts, CombSpeed.of(turned, plate, within, spectrum.binHertz()), crest,
+        return new SoundAnalysis(wav.seconds(), spectrum, ShortTime.of(decimated), peaks, shafts,
+                CombSpeed.of(turned, plate, within, spectrum.binHertz()), crest,
                 overall, wav.stops(), like(knocks, peaks, overall, crest), unfit(wav.stops(), overall, room.map(SoundAnalysis::overall)),
                 wav.doubts());
     }
@@ -147,6 +158,32 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, List<NamedPeak> p
                     : SoundReason.SPEED_DISAGREES, tenths(c.rpm()), tenths(r.rpm), tenths(r.expanded))));
         }, () -> says.add(Reason.of(SoundReason.SPEED_NOT)));
         return List.copyOf(says);
+    }
+
+    /** Which mesh of unknown teeth a peak is likely to be: a sideband at the turn of the shaft it drives stands on either side. */
+    public Optional<Reason> mesh(Peak peak, List<UnknownMesh> meshes, double rpm) {
+        return meshes.stream().filter(m -> m.isBetween(peak.hertz(), rpm)).filter(m -> {
+            double turn = m.shaft() * rpm / A_MINUTE;
+            OptionalDouble beside = turn >= Source.FEWEST_BINS * spectrum.binHertz() ? spectrum.beside(peak.hertz(), turn)
+                    : OptionalDouble.empty();
+            return beside.isPresent() && beside.getAsDouble() >= SIDEBANDS_OVER;
+        }).findFirst().map(m -> Reason.of(SoundReason.MESH_LIKELY, m.stage()));
+    }
+
+    /** Where a mesh of unknown teeth lies. */
+    public static Reason between(UnknownMesh mesh, double rpm) {
+        return Reason.of(SoundReason.MESH_BETWEEN, mesh.stage(), tenths(mesh.lowest()), tenths(mesh.highest()),
+                tenths(mesh.lowest() * rpm / A_MINUTE), tenths(mesh.highest() * rpm / A_MINUTE));
+    }
+
+    /** Level of each octave band that the recording reaches, by the middle of the band, Hz: dB over a full-scale sine. */
+    public Map<Integer, BigDecimal> bands() {
+        Map<Integer, BigDecimal> bands = new LinkedHashMap<>();
+        double highest = spectrum.binHertz() * (spectrum.levels().length - 1);
+        for (int middle = LOWEST_OCTAVE; middle * Math.sqrt(2) <= highest; middle *= 2) {
+            bands.put(middle, tenths(spectrum.band(middle / Math.sqrt(2), middle * Math.sqrt(2))));
+        }
+        return Collections.unmodifiableMap(bands);
     }
 
     /** A speed as it was read, min⁻¹, with U (k = 2). */

@@ -34,7 +34,11 @@ public enum SoundReason implements ReasonCode {
     SPEED_HEARD("sound.speed-heard", "rpm", "expanded", "orders"),
     SPEED_AGREES("sound.speed-agrees", "rpm", "read", "readExpanded"),
     SPEED_DISAGREES("sound.speed-disagrees", "rpm", "read", "readExpanded"),
-    SPEED_NOT("sound.speed-not");
+    SPEED_NOT("sound.speed-not"),
+    MESH_LIKELY("sound.mesh-likely", "stage"),
+    MESH_BETWEEN("sound.mesh-between", "stage", "lowest", "highest", "lowestHertz", "highestHertz"),
+    EVEN("sound.even", "quietest", "quietestAt", "loudest", "loudestAt", "most"),
+    UNEVEN("sound.uneven", "quietest", "quietestAt", "loudest", "loudestAt", "most");
 
     private final Sentence sentence;
 

@@ -64,7 +64,7 @@ class SoundAnalyses {
         return now;
     }
 
-    private static Optional<Route> route(StoredSurvey survey, String task) {
+    static Optional<Route> route(StoredSurvey survey, String task) {
         return survey.folded().machine().train().routeByKey(task);
     }
 

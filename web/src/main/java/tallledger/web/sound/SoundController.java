@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import tallledger.core.drive.UnknownMesh;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
 import tallledger.core.sound.Recurring;
@@ -192,19 +193,33 @@ class SoundController {
                 doubts.add(rpm.map(n -> Reason.of(WebReason.SOUND_PLATE_SPEED, BigDecimal.valueOf(n).setScale(1, RoundingMode.HALF_UP)))
                         .orElseGet(() -> Reason.of(WebReason.SOUND_NO_SPEED)));
             }
-            Optional<SpectrumPlot.Shown> other = with.filter(w -> w.entry() != recording.entry())
-                    .flatMap(w -> analyses.of(survey, w).map(a -> shown(survey, w, a, byOrder)));
+            Optional<Recording> beside = with.filter(w -> w.entry() != recording.entry());
+            Optional<SoundAnalysis> besides = beside.flatMap(w -> analyses.of(survey, w));
+            Optional<SpectrumPlot.Shown> other = besides.map(a -> shown(survey, beside.orElseThrow(), a, byOrder));
+            List<UnknownMesh> meshes = SoundAnalyses.route(survey, recording.task())
+                    .map(route -> UnknownMesh.of(survey.folded().machine().train(), route)).orElse(List.of());
+            rpm.ifPresent(n -> meshes.forEach(m -> doubts.add(SoundAnalysis.between(m, n))));
             // What proves nothing says nothing of the machine.
             return new SoundView(recording, unfit, doubts,
                     unfit.isEmpty() ? analysis.says(SoundAnalyses.read(survey, recording.task())) : List.of(),
-                    SpectrumPlot.of(shown(survey, recording, analysis, byOrder), other, byOrder, words), SoundView.lines(analysis, rpm),
-                    other.isPresent() ? with : Optional.empty());
+                    SpectrumPlot.of(shown(survey, recording, analysis, byOrder), other, byOrder, words),
+                    SoundView.lines(analysis, rpm, meshes),
+                    PiecesView.of(analysis.pieces()), SoundView.bands(analysis, besides), other.isPresent() ? with : Optional.empty());
         });
     }
 
     private static SpectrumPlot.Shown shown(StoredSurvey survey, Recording recording, SoundAnalysis analysis, boolean byOrder) {
         return new SpectrumPlot.Shown(analysis,
                 byOrder ? SoundAnalyses.speed(survey, recording.task()).orElse((double) A_MINUTE) / A_MINUTE : 1);
+    }
+
+    @GetMapping("/surveys/{id}/sounds/{entry}/pieces.png")
+    ResponseEntity<byte[]> pieces(@PathVariable long id, @PathVariable int entry) {
+        StoredSurvey survey = library.survey(id);
+        return recording(survey, entry).flatMap(r -> analyses.of(survey, r))
+                .map(a -> ResponseEntity.ok().contentType(MediaType.IMAGE_PNG).cacheControl(CacheControl.noCache().cachePrivate())
+                        .body(PiecesView.png(a.pieces())))
+                .orElseGet(() -> ResponseEntity.notFound().build());
     }
 
     @GetMapping("/surveys/{id}/sounds/{entry}")
