@@ -11,12 +11,14 @@ import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Shaft;
+import tallledger.core.drive.StageKind;
+import tallledger.core.drive.Transmission;
 import tallledger.core.drive.Turning;
 
 /**
  * What a microphone half a metre from the headstock would write of a simulated machine: its shafts and meshes, twice the supply, the room;
- * a fault shakes its mesh so that sidebands stand beside it, and one that knocks strikes once a turn of its shaft as well. The same seed
- * gives the same samples.
+ * a fault shakes its mesh so that sidebands stand beside it, and one that knocks strikes once a turn of its shaft as well; a part that runs
+ * rough sounds as a bad bearing does, a belt that rattles slaps once a turn of its own. The same seed gives the same samples.
  *
  * @param hertz   samples a second
  * @param seconds how long
@@ -33,6 +35,15 @@ public record SimulatedSound(int hertz, double seconds, double room) {
     private static final double RINGS_FOR = 0.006;
     /** How much a bad wheel's mesh swells once a turn: sidebands 6 dB under it. */
     private static final double SWELLS = 1.0;
+    /** Rollers that pass a spot of the outer ring in one turn of the shaft: 0.4 of nine. */
+    private static final double ROLLERS = 3.58;
+    private static final double LATE = 0.01;
+    private static final double SLAP = 0.5;
+    /** Turns of a belt for one of its driven pulley, where nobody gave the grooves. */
+    private static final double USUAL_BELT = 0.37;
+    private static final double THUDS = 140;
+    private static final double THUDS_FOR = 0.02;
+    private static final double APART = 1.5;
     private static final int HEAD = 44;
     private static final double A_MINUTE = 60;
 
@@ -66,7 +77,8 @@ public record SimulatedSound(int hertz, double seconds, double room) {
             switch (t.kind()) {
                 case SPINDLE, MOTOR, SHAFT_INTO -> add(samples, SHAFT, t.hertz(), 0, 0);
                 case MESH -> {
-                    Optional<HiddenFault> bad = faults.stream().filter(f -> f.stage().equals(t.stage()) && shows.swells).findFirst();
+                    Optional<HiddenFault> bad = faults.stream().filter(f -> f.stage().equals(t.stage()) && shows.swells
+                            && f.symptom() != Symptom.RUNS_ROUGH).findFirst();
                     add(samples, MESH, t.hertz(), bad.isPresent() ? SWELLS : 0,
                             bad.map(f -> turns(train, route, f) * rpm / A_MINUTE).orElse(0.0));
                 }
@@ -75,6 +87,11 @@ public record SimulatedSound(int hertz, double seconds, double room) {
         }
         faults.stream().filter(f -> f.symptom() == Symptom.KNOCKS_ONCE_A_TURN && shows.strikes)
                 .forEach(f -> strike(samples, turns(train, route, f) * rpm / A_MINUTE));
+        faults.stream().filter(f -> f.symptom() == Symptom.RUNS_ROUGH && shows.strikes)
+                .forEach(f -> impacts(samples, ROLLERS * turns(train, route, f) * rpm / A_MINUTE, STRIKE, RINGS, RINGS_FOR, seed));
+        faults.stream().filter(f -> f.symptom() == Symptom.RATTLES && shows.strikes)
+                .forEach(f -> beltTurns(train, route, f).ifPresent(times -> impacts(samples, times * rpm / A_MINUTE, SLAP, THUDS, THUDS_FOR,
+                        seed)));
         return wav(samples);
     }
 
@@ -88,6 +105,34 @@ public record SimulatedSound(int hertz, double seconds, double room) {
     private static double turns(DriveTrain train, Route route, HiddenFault fault) {
         int stage = stage(train, route, fault).orElseThrow();
         return Shaft.of(train, route).stream().filter(s -> s.stages().contains(stage)).mapToDouble(Shaft::times).max().orElse(1);
+    }
+
+    /**
+     * How often a belt comes round for one turn of the spindle: π·d/L of its driven pulley's turns, L being that of pulleys one and a half
+     * times the larger's diameter apart.
+     */
+    private static Optional<Double> beltTurns(DriveTrain train, Route route, HiddenFault fault) {
+        int stage = stage(train, route, fault).orElseThrow();
+        double shaft = Shaft.of(train, route).stream().filter(s -> s.stages().contains(stage)).mapToDouble(Shaft::times).min().orElse(1);
+        if (!(train.position(route, stage).transmission() instanceof Transmission.Grooves grooves)) {
+            return train.stages().get(stage).kind() == StageKind.BELT ? Optional.of(USUAL_BELT * shaft) : Optional.empty();
+        }
+        double driver = grooves.driver().doubleValue();
+        double driven = grooves.driven().doubleValue();
+        double length = 2 * APART * Math.max(driver, driven) + Math.PI * (driver + driven) / 2;
+        return Optional.of(shaft * Math.PI * driven / length);
+    }
+
+    /** Strikes a little late or early each, and not all as hard, as a bearing's and a belt's are. */
+    private void impacts(double[] samples, double each, double amplitude, double rings, double ringsFor, long seed) {
+        Random random = new Random(seed + 1);
+        for (double at = random.nextDouble() / each; at < seconds; at += (1 + LATE * random.nextGaussian()) / each) {
+            double hard = amplitude * (0.5 + random.nextDouble());
+            for (int i = (int) Math.ceil(at * hertz); i < Math.min(samples.length, (at + 8 * ringsFor) * hertz); i++) {
+                double since = i / (double) hertz - at;
+                samples[i] += hard * Math.exp(-since / ringsFor) * Math.sin(2 * Math.PI * rings * since);
+            }
+        }
     }
 
     private int count() {

@@ -6,12 +6,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tallledger.core.coverage.Symptom;
 import tallledger.core.drive.Route;
 import tallledger.core.drive.Turning;
 import tallledger.core.reason.Reason;
 import tallledger.core.sound.SoundAnalysis;
 import tallledger.core.sound.SoundAnalysis.SoundsLike;
+import tallledger.core.sound.SoundFindings;
 import tallledger.core.sound.WavFile;
 
 /** What a simulated machine sounds like is what it hides. */
@@ -57,6 +60,20 @@ class SimulatedSoundTest {
         SoundAnalysis sound = heard(new HiddenFault("left lever", "in", Symptom.KNOCKS_ONCE_A_TURN, 1));
         assertThat(sound.knocks()).extracting(k -> k.shaft().stage()).containsExactly("left lever");
         assertThat(sound.says(Optional.empty())).extracting(Reason::code).contains("sound.knocks");
+    }
+
+    /** Struck again and again, and at no whole number of turns of a shaft: neither bearing nor belt is put down to one. */
+    @ParameterizedTest
+    @CsvSource({"left lever, in, RUNS_ROUGH", "right lever, high, RUNS_ROUGH", "belt, 3, RATTLES"})
+    void aBadBearingOrBeltIsNoKnockOfAShaft(String stage, String position, Symptom symptom) {
+        SoundAnalysis sound = heard(new HiddenFault(stage, position, symptom, 1));
+        assertThat(sound.crest()).as("struck").isGreaterThan(heard().crest() * 1.5);
+        assertThat(sound.knocks()).isEmpty();
+        Route route = route("3·in·high");
+        double rpm = MILL.trueSpeed(route);
+        assertThat(SoundFindings.of(sound, MILL.description().train(), route, Turning.of(MILL.description().train(), route, rpm,
+                Optional.of(50.0)), rpm, true).shafts()).as("evidence against a shaft's wheels")
+                .noneMatch(s -> s.hasSidebands().orElse(false));
     }
 
     @Test

@@ -8,8 +8,9 @@ import tallledger.core.drive.Turning;
 
 /**
  * Something that strikes once a turn of a shaft (W 3.8): the envelope (means of |x| over 5 ms, its mean taken off) is like itself one turn
- * later: its normalised autocorrelation is at least 0.3 there, and 0.1 above what it is a quarter of a turn before and behind. The same
- * must hold of what is left without steady tones (house, {@link Strikes}), since tones that beat come round once a turn too.
+ * later: its normalised autocorrelation is at least 0.3 there, and 0.1 above what it is a quarter of a turn before and behind. Between
+ * those it must be greatest at the turn itself, within 2 % or 2 ms (house): else something strikes at another pace, as a bad bearing does,
+ * and that place counts as a neighbour. The same must hold of what is left without steady tones (house, {@link Strikes}), since tones that beat come round once a turn too.
  *
  * <p>A shaft that turns a whole number of times slower than one that knocks would show the same, and is not looked at. Faster than 25 turns
  * a second a turn has too few means to tell; slower than a third of the recording it comes round too seldom.
@@ -26,17 +27,24 @@ public record Knock(Turning shaft, OnceATurn all, OnceATurn struck) {
     private static final double FASTEST = 25;
     private static final int FEWEST_TURNS = 3;
     private static final double OFF = 0.01;
+    private static final int STEPS = 5;
+    private static final double SAME_PACE = 0.02;
+    private static final double SAME_PACE_SECONDS = 0.002;
 
     /**
      * How an envelope comes round.
      *
      * @param likeness   autocorrelation at one turn, within 1 % of it
-     * @param neighbours the greater of those a quarter of a turn away
+     * @param neighbours the greatest of those a quarter of a turn away, and of what lies between where the greatest is not at the turn
      */
     public record OnceATurn(double likeness, double neighbours) {
 
         boolean isClear() {
             return likeness >= LEAST && likeness >= neighbours + ABOVE;
+        }
+
+        private OnceATurn beside(double between) {
+            return new OnceATurn(likeness, Math.max(neighbours, between));
         }
 
         private static OnceATurn of(double[] envelope, double turn) {
@@ -51,7 +59,8 @@ public record Knock(Turning shaft, OnceATurn all, OnceATurn struck) {
 
     /** Every shaft that could be looked at, whether it knocks or not, fastest first. */
     static List<Knock> of(WavFile wav, Decimated decimated, Spectrum spectrum, List<Turning> turning) {
-        double[] envelope = envelope(wav);
+        double[] envelope = envelope(wav, 1);
+        double[] fine = envelope(wav, STEPS);
         List<Turning> shafts = turning.stream().filter(Source::isShaft)
                 .filter(t -> t.hertz() <= FASTEST && FEWEST_TURNS / t.hertz() <= wav.seconds())
                 .sorted(Comparator.comparingDouble(Turning::hertz).reversed()).toList();
@@ -63,7 +72,9 @@ public record Knock(Turning shaft, OnceATurn all, OnceATurn struck) {
         // Fastest first, so that a slower one that shows the same is known as such.
         for (Turning shaft : shafts) {
             double turn = 1 / (shaft.hertz() * MEAN_OF);
-            Knock knock = new Knock(shaft, OnceATurn.of(envelope, turn), OnceATurn.of(strikes, turn));
+            OnceATurn all = OnceATurn.of(envelope, turn);
+            Knock knock = new Knock(shaft, all.isClear() ? all.beside(offTheTurn(fine, wav.hertz(), 1 / shaft.hertz())) : all,
+                    OnceATurn.of(strikes, turn));
             if (knocks.stream().noneMatch(k -> k.isHeard() && showsToo(shaft, k.shaft))) {
                 knocks.add(knock);
             }
@@ -77,16 +88,39 @@ public record Knock(Turning shaft, OnceATurn all, OnceATurn struck) {
         return Math.abs(ratio - Math.rint(ratio)) <= OFF * ratio + 2 * MEAN_OF * fast.hertz();
     }
 
-    private static double[] envelope(WavFile wav) {
-        int each = (int) Math.round(wav.hertz() * MEAN_OF);
-        double[] envelope = new double[wav.samples().length / each];
+    /** The greatest likeness from three quarters to five quarters of a turn, where it is not at the turn; else −1. @param turn s */
+    private static double offTheTurn(double[] fine, int hertz, double turn) {
+        double each = (int) Math.round(hertz * MEAN_OF) / STEPS / (double) hertz;
+        double within = Math.max(SAME_PACE * turn, SAME_PACE_SECONDS);
+        // A slow turn has more steps than are needed to place a strike.
+        int step = (int) Math.max(1, SAME_PACE * turn / each / 2);
+        double most = -1;
+        double at = turn;
+        for (int lag = (int) Math.ceil(0.75 * turn / each); lag <= 1.25 * turn / each; lag += step) {
+            double likeness = likeness(fine, lag);
+            if (likeness > most) {
+                most = likeness;
+                at = lag * each;
+            }
+        }
+        return Math.abs(at - turn) > within ? most : -1;
+    }
+
+    /** Means of |x| over 5 ms, so many to that time, their mean taken off. */
+    private static double[] envelope(WavFile wav, int steps) {
+        int hop = (int) Math.round(wav.hertz() * MEAN_OF) / steps;
+        double[] parts = new double[wav.samples().length / hop];
+        for (int i = 0; i < parts.length; i++) {
+            for (int k = 0; k < hop; k++) {
+                parts[i] += Math.abs(wav.samples()[i * hop + k]);
+            }
+        }
+        double[] envelope = new double[Math.max(0, parts.length - steps + 1)];
         double mean = 0;
         for (int i = 0; i < envelope.length; i++) {
-            double sum = 0;
-            for (int k = 0; k < each; k++) {
-                sum += Math.abs(wav.samples()[i * each + k]);
+            for (int k = 0; k < steps; k++) {
+                envelope[i] += parts[i + k] / (hop * steps);
             }
-            envelope[i] = sum / each;
             mean += envelope[i] / envelope.length;
         }
         for (int i = 0; i < envelope.length; i++) {

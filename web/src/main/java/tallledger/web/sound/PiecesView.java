@@ -12,18 +12,17 @@ import java.util.Optional;
 import javax.imageio.ImageIO;
 import tallledger.core.reason.Reason;
 import tallledger.core.sound.ShortTime;
+import tallledger.web.words.Words;
 
 /**
  * A recording piece by piece: a picture with its scales.
  *
- * @param seconds how long
- * @param from    lowest frequency shown, Hz
- * @param until   highest
+ * @param label   what it shows
  * @param across  marks of time, by their place
  * @param up      marks of frequency, by their place
  * @param says    whether it stayed even
  */
-public record PiecesView(BigDecimal seconds, int from, int until, List<Mark> across, List<Mark> up, Optional<Reason> says) {
+public record PiecesView(String label, List<Mark> across, List<Mark> up, Optional<Reason> says) {
 
     static final int LEFT = 58;
     static final int TOP = 8;
@@ -36,25 +35,28 @@ public record PiecesView(BigDecimal seconds, int from, int until, List<Mark> acr
     private static final int MOST_MARKS = 7;
 
     /** A mark of a scale. @param at its place, px @param value in the scale's unit */
-    public record Mark(double at, int value) {
+    public record Mark(double at, BigDecimal value) {
     }
 
-    static PiecesView of(ShortTime pieces) {
+    static PiecesView of(ShortTime pieces, Words words) {
         double seconds = pieces.seconds() * pieces.columns().length;
         int step = (int) Math.max(1, Math.ceil(seconds / MOST_MARKS));
         List<Mark> across = new ArrayList<>();
         for (int s = 0; s <= seconds; s += step) {
-            across.add(new Mark(LEFT + WIDTH * s / seconds, s));
+            across.add(new Mark(LEFT + WIDTH * s / seconds, BigDecimal.valueOf(s)));
         }
         int until = highest(pieces);
         List<Mark> up = new ArrayList<>();
         for (int hertz : HERTZ) {
             if (hertz <= until) {
                 up.add(new Mark(TOP + HEIGHT * (1 - Math.log(hertz / (double) FIRST_HERTZ) / Math.log(until / (double) FIRST_HERTZ)),
-                        hertz));
+                        BigDecimal.valueOf(hertz)));
             }
         }
-        return new PiecesView(BigDecimal.valueOf(seconds).setScale(1, RoundingMode.HALF_UP), FIRST_HERTZ, until, List.copyOf(across),
+        String label =
+                words.say("sound.picture", BigDecimal.valueOf(seconds).setScale(1, RoundingMode.HALF_UP), BigDecimal.valueOf(FIRST_HERTZ),
+                        BigDecimal.valueOf(until));
+        return new PiecesView(label, List.copyOf(across),
                 List.copyOf(up), pieces.says());
     }
 

@@ -204,7 +204,8 @@ class SoundController {
                     unfit.isEmpty() ? analysis.says(SoundAnalyses.read(survey, recording.task())) : List.of(),
                     SpectrumPlot.of(shown(survey, recording, analysis, byOrder), other, byOrder, words),
                     SoundView.lines(analysis, rpm, meshes),
-                    PiecesView.of(analysis.pieces()), SoundView.bands(analysis, besides), other.isPresent() ? with : Optional.empty());
+                    PiecesView.of(analysis.pieces(), words), SoundView.bands(analysis, besides),
+                    other.isPresent() ? with : Optional.empty());
         });
     }
 

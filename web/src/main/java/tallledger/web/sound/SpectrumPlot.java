@@ -21,6 +21,8 @@ final class SpectrumPlot {
     private static final int BOTTOM = 262;
     private static final int TOP = 14;
     private static final int TENS = 10;
+    private static final double NARROW = 14;
+    private static final double LINE = 12;
     private static final double FIRST_HERTZ = 4;
     private static final double FIRST_ORDER = 0.5;
     private static final int MOST_NUMBERS = 24;
@@ -41,7 +43,7 @@ final class SpectrumPlot {
         this.from = orders ? FIRST_ORDER : FIRST_HERTZ;
         this.until = Math.max(2 * from, end(of));
         double most = Math.max(most(of.analysis.spectrum()), with.map(w -> most(w.analysis.spectrum())).orElse(-999.0));
-        this.high = Math.ceil(most / TENS) * TENS;
+        this.high = Math.ceil(most / TENS) * TENS + TENS;
         this.low = high - 9 * TENS;
     }
 
@@ -132,10 +134,16 @@ final class SpectrumPlot {
         with.ifPresent(w -> sheet.line(Pen.OTHER, curve(w), false));
         sheet.line(Pen.READ, curve(of), false);
         List<NamedPeak> peaks = of.analysis.peaks();
+        double beforeX = -NARROW;
+        double beforeY = 0;
         for (int i = 0; i < Math.min(MOST_NUMBERS, peaks.size()); i++) {
             double at = peaks.get(i).peak().hertz() / of.turn;
             if (at >= from && at <= until) {
-                sheet.label(x(at), Math.max(TOP + 2.0, y(peaks.get(i).peak().level()) - 5), String.valueOf(i + 1), "middle");
+                double top = y(peaks.get(i).peak().level()) - 5;
+                // Of peaks close together each number stands above the one before.
+                beforeY = x(at) - beforeX < NARROW ? Math.min(top, beforeY - LINE) : top;
+                beforeX = x(at);
+                sheet.label(beforeX, Math.max(TOP - 3.0, beforeY), String.valueOf(i + 1), "middle");
             }
         }
         return sheet.done(words.say(orders ? "sound.plot-orders" : "sound.plot", BigDecimal.valueOf(Math.round(until)),
