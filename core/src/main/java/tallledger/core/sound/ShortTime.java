@@ -20,6 +20,16 @@ import tallledger.core.reason.Reason;
 public record ShortTime(double seconds, double binHertz, byte[][] columns, double[] eachSecond) {
 
     private static final int POINTS = 512;
+    private static final double[] WINDOW = new double[POINTS];
+    /** Of the window. */
+    private static final double SUM = POINTS / 2.0;
+
+    static {
+        for (int i = 0; i < POINTS; i++) {
+            WINDOW[i] = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / POINTS);
+        }
+    }
+
     private static final int MOST_COLUMNS = 400;
     private static final double LOWEST = -128;
     /** One second so much over another says that what was recorded changed meanwhile, dB (house). */
@@ -41,15 +51,19 @@ public record ShortTime(double seconds, double binHertz, byte[][] columns, doubl
     private static byte[] levels(double[] samples, int fromPiece, int untilPiece, int step) {
         double[] power = new double[POINTS / 2 + 1];
         double[][] part = new double[2][POINTS];
-        double sum = POINTS / 2.0;
-        for (int piece = fromPiece; piece < untilPiece; piece++) {
+        double scale = 4 / (SUM * SUM) / (untilPiece - fromPiece);
+        // Two pieces at a time, as real and as imaginary part, which come apart again: half of |Z(k)|² + |Z(−k)|².
+        for (int piece = fromPiece; piece < untilPiece; piece += 2) {
+            boolean both = piece + 1 < untilPiece;
             for (int i = 0; i < POINTS; i++) {
-                part[0][i] = samples[piece * step + i] * (0.5 - 0.5 * Math.cos(2 * Math.PI * i / POINTS));
-                part[1][i] = 0;
+                part[0][i] = samples[piece * step + i] * WINDOW[i];
+                part[1][i] = both ? samples[(piece + 1) * step + i] * WINDOW[i] : 0;
             }
             FastFourierTransformer.transformInPlace(part, DftNormalization.STANDARD, TransformType.FORWARD);
             for (int k = 0; k < power.length; k++) {
-                power[k] += (part[0][k] * part[0][k] + part[1][k] * part[1][k]) * 4 / (sum * sum) / (untilPiece - fromPiece);
+                int m = (POINTS - k) % POINTS;
+                power[k] += (part[0][k] * part[0][k] + part[1][k] * part[1][k] + part[0][m] * part[0][m] + part[1][m] * part[1][m]) / 2
+                        * scale;
             }
         }
         byte[] levels = new byte[power.length];

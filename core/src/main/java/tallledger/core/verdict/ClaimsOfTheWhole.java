@@ -4,10 +4,12 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tallledger.core.coverage.Coverage;
 import tallledger.core.coverage.Mark;
@@ -32,6 +34,7 @@ import tallledger.core.rules.Rule;
 import tallledger.core.rules.Rules;
 import tallledger.core.supply.SupplyReading;
 import tallledger.core.supply.Voltage;
+import tallledger.core.survey.HeardSound;
 import tallledger.core.survey.MotorPlate;
 import tallledger.core.survey.Run;
 import tallledger.core.survey.StepResult;
@@ -162,19 +165,32 @@ final class ClaimsOfTheWhole {
                         done.stream().map(StepResult::entry).sorted().toList(), next);
     }
 
+    /** How many speeds were listened to or recorded so. */
+    private static long speeds(Survey survey, List<Run> runs, List<HeardSound> recorded) {
+        return Stream.concat(runs.stream().map(Run::route), recorded.stream().map(HeardSound::route))
+                .map(route -> survey.drive().table().speedOf(route)).distinct().count();
+    }
+
     /**
-     * "Quiet" needs a note of noise at every speed. No other such word is borne out by anything; what stops use contradicts it.
+     * "Quiet" needs a note of noise, or a recording, at every speed. No other such word is borne out by anything; what stops use contradicts it.
      */
     private static ClaimVerdict condition(Claim claim, Survey survey) {
         if (claim.value().toLowerCase(Locale.ROOT).contains("quiet")) {
             List<Run> runs = List.copyOf(survey.drive().counting());
             List<Run> heard = runs.stream().filter(r -> r.record().symptoms().stream().anyMatch(Symptom::isNoise)).toList();
             List<Run> quiet = runs.stream().filter(r -> r.record().quiet()).toList();
+            List<HeardSound> recorded = HeardSound.of(survey.drive());
+            Map<Boolean, List<HeardSound>> judged = recorded.stream().filter(h -> h.isQuiet(recorded, survey.drive()).isPresent())
+                    .collect(Collectors.partitioningBy(h -> h.isQuiet(recorded, survey.drive()).orElseThrow()));
             int all = survey.drive().coverage().counts().all();
-            long speeds = quiet.stream().map(r -> survey.drive().table().speedOf(r.route())).distinct().count();
-            Standing standing = !heard.isEmpty() ? Standing.CONTRADICTED : speeds == all && all > 0 ? Standing.UPHELD : Standing.UNTESTED;
-            return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_QUIET, speeds, heard.size(), all),
-                    Stream.concat(heard.stream(), quiet.stream()).map(Run::entry).sorted().distinct().toList(),
+            long noisy = speeds(survey, heard, judged.get(false));
+            long speeds = speeds(survey, quiet, judged.get(true));
+            Standing standing = noisy > 0 ? Standing.CONTRADICTED : speeds == all && all > 0 ? Standing.UPHELD : Standing.UNTESTED;
+            return new ClaimVerdict(claim, standing, Reason.of(VerdictReason.CLAIM_QUIET, speeds, noisy, all,
+                    judged.get(true).size() + judged.get(false).size()),
+                    Stream.concat(Stream.concat(heard.stream(), quiet.stream()).map(Run::entry),
+                            judged.values().stream().flatMap(List::stream).flatMap(h -> h.entries(recorded, survey.drive()).stream()))
+                            .sorted().distinct().toList(),
                     survey.drive().coverage().marked(Mark.OPEN).stream().findFirst().map(s -> Task.of(s.routes().get(0))));
         }
         List<Finding> findings = Finding.of(survey).stream().filter(f -> f.severity() != Severity.NOTE).toList();

@@ -237,6 +237,10 @@ public record ConditionStatement(List<StatementSentence> sentences) {
         }
     }
 
+    private static String names(List<HeardSound> sounds, SpindleSurvey survey) {
+        return sounds.stream().map(h -> survey.machine().train().name(h.route())).collect(Collectors.joining(", "));
+    }
+
     private static void noise(SpindleSurvey survey, List<StatementSentence> s) {
         List<Run> quiet = survey.counting().stream().filter(r -> r.record().quiet()).toList();
         if (!quiet.isEmpty()) {
@@ -247,9 +251,14 @@ public record ConditionStatement(List<StatementSentence> sentences) {
         List<HeardSound> quietly = recorded.stream().filter(h -> h.isQuiet(recorded, survey).orElse(false)).toList();
         if (!quietly.isEmpty()) {
             s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_QUIET_RECORDED, quietly.size(), recorded.size(),
-                    quietly.stream().map(h -> survey.machine().train().name(h.route())).collect(Collectors.joining(", ")),
+                    names(quietly, survey),
                     survey.rules().number(Rule.QUIET_OVER)),
                     quietly.stream().flatMap(h -> h.entries(recorded, survey).stream()).sorted().distinct().toList()));
+        }
+        List<HeardSound> knocking = recorded.stream().filter(HeardSound::knocks).toList();
+        if (!knocking.isEmpty()) {
+            s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_KNOCK_RECORDED, names(knocking, survey)),
+                    knocking.stream().map(h -> h.recording().entry()).sorted().toList()));
         }
         if (quiet.isEmpty() && quietly.isEmpty() && !survey.latest().isEmpty()) {
             s.add(new StatementSentence(Heading.SPINDLE, Reason.of(VerdictReason.STATEMENT_NOISE_NOT_NOTED), List.of()));

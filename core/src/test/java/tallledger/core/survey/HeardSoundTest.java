@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -15,15 +16,19 @@ import tallledger.core.SurveyBook;
 import tallledger.core.drive.Route;
 import tallledger.core.ledger.Attachment;
 import tallledger.core.ledger.Authorship;
+import tallledger.core.machine.Claim;
 import tallledger.core.sound.SoundFindings;
 import tallledger.core.sound.SoundFindings.DrivePeak;
 import tallledger.core.sound.SoundFindings.ShaftSound;
+import tallledger.core.verdict.ClaimVerdict;
 import tallledger.core.verdict.ConditionStatement;
 
 /** Quiet by a recording: no knock, no peak over 12 dB above the median of its order at two other speeds at least. */
 class HeardSoundTest {
 
-    private final SurveyBook book = new SurveyBook(Machines.twelve(), Scope.SPINDLE_DRIVE, 60);
+    private final SurveyBook book = new SurveyBook(Machines.lathe(Machines.TWELVE,
+            List.of(new Claim(Claim.Attribute.CONDITION, "quiet", Claim.Source.SELLER, "")), List.of(), Machines.lever("range", "A B C"),
+            Machines.lever("gear", "1 2 3 4")), Scope.SPINDLE_DRIVE, 60);
 
     private Route route(String name) {
         return book.machine().train().routes().stream().filter(r -> book.machine().train().name(r).equals(name)).findFirst().orElseThrow();
@@ -59,6 +64,36 @@ class HeardSoundTest {
                 .filter(s -> s.words().code().equals("statement.quiet-recorded")).toList();
         assertThat(said).hasSize(1);
         assertThat(said.get(0).entries()).hasSize(3);
+    }
+
+    /** Recorded at every speed and quiet at each, a claim of quiet holds; one that knocks contradicts it, and the statement says so. */
+    @Test
+    void aClaimOfQuietRestsOnRecordingsToo() {
+        List<String> names = book.machine().train().routes().stream().map(book.machine().train()::name).toList();
+        assertThat(claim()).isEqualTo("UNTESTED 0 0 12 0");
+        names.subList(1, names.size()).forEach(name -> sound(name, true, Recording.Treated.NOT, "", -60, List.of()));
+        assertThat(claim()).isEqualTo("UNTESTED 11 0 12 11");
+        sound(names.get(0), true, Recording.Treated.NOT, "", -60, List.of());
+        assertThat(claim()).isEqualTo("UPHELD 12 0 12 12");
+        assertThat(said("statement.knock-recorded")).isEmpty();
+    }
+
+    @Test
+    void aRecordedKnockContradictsQuiet() {
+        List<BigDecimal> knock = List.of(new BigDecimal("0.5"), new BigDecimal("0.1"), new BigDecimal("0.5"), new BigDecimal("0.1"));
+        sound("A3", true, Recording.Treated.NOT, "", -60, List.of(new ShaftSound(BigDecimal.ONE, Optional.of(knock), Optional.empty())));
+        assertThat(claim()).isEqualTo("CONTRADICTED 0 1 12 1");
+        assertThat(said("statement.knock-recorded")).hasSize(1);
+    }
+
+    private List<ConditionStatement.StatementSentence> said(String code) {
+        return ConditionStatement.of(book.survey()).sentences().stream().filter(s -> s.words().code().equals(code)).toList();
+    }
+
+    private String claim() {
+        ClaimVerdict verdict =
+                ClaimVerdict.of(book.survey()).stream().filter(c -> c.claim().value().equals("quiet")).findFirst().orElseThrow();
+        return verdict.standing() + verdict.because().arguments().stream().map(a -> " " + a).collect(Collectors.joining());
     }
 
     @Test

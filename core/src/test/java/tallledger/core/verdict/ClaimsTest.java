@@ -70,7 +70,7 @@ class ClaimsTest {
         said(claim(Attribute.CONDITION, "very quiet"));
         all("40.2", "80.1", "160.4");
         assertThat(only().standing()).isEqualTo(Standing.UNTESTED);
-        assertThat(only().because().arguments()).containsExactly(3L, 0, 4);
+        assertThat(only().because().arguments()).containsExactly(3L, 0L, 4, 0);
         all("40.2", "80.1", "160.4", "316");
         assertThat(only().standing()).isEqualTo(Standing.UPHELD);
         book.run(List.of("A", "1"), "40.2", false, Symptom.WHINES);
