@@ -26,6 +26,7 @@ public final class Screenshots {
         VIEWS.put("accuracy", "/surveys/20/accuracy");
         VIEWS.put("cycles", "/surveys/10/cycles");
         VIEWS.put("kit", "/surveys/3/kit");
+        VIEWS.put("sound", "/surveys/18/sound?of=48");
         VIEWS.put("house", "/house");
         VIEWS.put("entries", "/surveys/3/entries");
         VIEWS.put("verdict", "/surveys/3/verdict");
@@ -40,7 +41,6 @@ public final class Screenshots {
             take(Browser.open().page(), List.of(names));
             film(Browser.open().page(), List.of(names));
             inTheHand(Browser.phone(390).page(), 390, 844, "pocket", List.of(names));
-            inTheHand(Browser.phone(820).page(), 820, 1180, "tablet", List.of(names));
             System.exit(0);
         } finally {
             System.exit(1);

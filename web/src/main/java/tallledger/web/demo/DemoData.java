@@ -36,6 +36,8 @@ import tallledger.web.sealed.ArchiveWriter;
 import tallledger.web.sealed.Closing;
 import tallledger.web.shelfindex.ShelfIndex;
 import tallledger.web.shelfindex.ShelfQuery;
+import tallledger.web.sound.SoundAnalyses;
+import tallledger.web.store.Attachments;
 import tallledger.web.store.Books;
 import tallledger.web.store.Submission;
 
@@ -54,17 +56,22 @@ class DemoData implements SmartInitializingSingleton {
     private final Books books;
     private final Houses houses;
     private final Closing closing;
+    private final Attachments attachments;
+    private final SoundAnalyses analyses;
     private final ArchiveWriter handover;
     private final ImportedSurveys handed;
     private final Backups backups;
     private final String made;
 
     DemoData(ShelfIndex shelf, SurveyLibrary library, MachineBooks machineBooks, SurveyBooks surveyBooks, Books books, Houses houses,
-            Closing closing, ArchiveWriter handover, ImportedSurveys handed, Backups backups,
+            Closing closing, Attachments attachments, SoundAnalyses analyses, ArchiveWriter handover, ImportedSurveys handed,
+            Backups backups,
             @Value("${tallledger.demo-to:}") String made) {
         this.backups = backups;
         this.made = made;
         this.closing = closing;
+        this.attachments = attachments;
+        this.analyses = analyses;
         this.handover = handover;
         this.handed = handed;
         this.shelf = shelf;
@@ -160,7 +167,7 @@ class DemoData implements SmartInitializingSingleton {
                 .steps(Phase.STANDING).start(Kind.NOTHING, "", "", "").runs(5).steps(Phase.TRAVELS).step("mill-cut")
                 .cut("kind", "FACE_MILLING", "material", "STEEL", "tool", "slab cutter", "diameter", "80 mm", "feed", "4.293 mm", "depth",
                         "1 mm", "width", "60 mm", "rpm", "71")
-                .step("milled-roughness");
+                .step("milled-roughness").sounds(attachments, analyses);
         survey(all, 5, rest[0], 90, "buyer").prices("900", "", Background.STOOD_IDLE).steps(Phase.DESK, Phase.STANDING);
         survey(all, 6, rest[1], 3, "rebuilder").prices("7800", "8000", Background.REBUILT_WITH_PAPERS).plan(School.EVERY_GEAR, "")
                 .steps(Phase.DESK, Phase.STANDING, Phase.ELECTRICS).start(Kind.NOTHING, "", "", "").steps(Phase.FIRST_START).runs(12)

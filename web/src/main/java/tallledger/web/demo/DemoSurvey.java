@@ -1,5 +1,7 @@
 package tallledger.web.demo;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.HashMap;
@@ -26,17 +28,24 @@ import tallledger.core.plan.SurveyPlan;
 import tallledger.core.price.Background;
 import tallledger.core.price.Stakes;
 import tallledger.core.safety.Mounted;
+import tallledger.core.sound.WavFile;
 import tallledger.core.survey.BookEvent;
+import tallledger.core.survey.Recording;
+import tallledger.core.survey.Run;
 import tallledger.core.survey.RunGate;
 import tallledger.core.survey.Scope;
 import tallledger.core.survey.StepLedger;
 import tallledger.core.survey.SurveyEntries;
 import tallledger.core.unit.LengthUnit;
 import tallledger.practice.SimulatedMachine;
+import tallledger.practice.SimulatedSound;
 import tallledger.web.library.StoredMachine;
 import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyBooks;
 import tallledger.web.library.SurveyLibrary;
+import tallledger.web.sound.SoundAnalyses;
+import tallledger.web.store.AttachmentRow;
+import tallledger.web.store.Attachments;
 import tallledger.web.store.Books;
 import tallledger.web.store.Submission;
 
@@ -159,6 +168,30 @@ final class DemoSurvey {
     DemoSurvey lift(String machine, String skid, String extras, String carries, String saidBy) {
         write(20, SurveyEntries.lift(by(), Lift.parse(machine, skid, extras, carries, saidBy)));
         return this;
+    }
+
+    /** The room, and each speed that was read, as the simulated machine sounds. */
+    DemoSurvey sounds(Attachments attachments, SoundAnalyses analyses) {
+        sound(attachments, analyses, "", SimulatedSound.usual().ofRoom(id));
+        for (Run run : List.copyOf(survey().folded().latest().values())) {
+            if (run.reading().isPresent()) {
+                double rpm = run.reading().get().rpm().doubleValue();
+                sound(attachments, analyses, run.route().key(), SimulatedSound.usual().of(simulated, run.route(), rpm, run.entry()));
+            }
+        }
+        return this;
+    }
+
+    private void sound(Attachments attachments, SoundAnalyses analyses, String task, byte[] wav) {
+        AttachmentRow row = AttachmentRow.of(Recording.TYPE, wav);
+        WavFile read = WavFile.parse(wav);
+        Draft draft = SurveyEntries.sound(by(), survey().core(), task, row.as(Recording.SOUND), wav.length,
+                BigDecimal.valueOf(read.seconds()).setScale(1, RoundingMode.HALF_UP),
+                Recording.usualPlace(survey().core().machine().unit()), Recording.Treated.NOT,
+                analyses.found(survey(), task, row.sha256(), read));
+        attachments.keep(id, List.of(row), draft, new Submission(UUID.randomUUID().toString(), survey().head()));
+        now = null;
+        at = at.plusSeconds(A_RUN);
     }
 
     private void step(Step step) {

@@ -23,7 +23,7 @@ import tallledger.web.store.Attachments;
 
 /** What recordings come to: reckoned once for a recording, a description, a speed and a room. */
 @Component
-class SoundAnalyses {
+public class SoundAnalyses {
 
     private static final int MOST_KEPT = 100;
 
@@ -41,7 +41,7 @@ class SoundAnalyses {
     }
 
     /** What one that is being brought comes to. */
-    SoundFindings found(StoredSurvey survey, String task, String sha256, WavFile wav) {
+    public SoundFindings found(StoredSurvey survey, String task, String sha256, WavFile wav) {
         SoundAnalysis analysis = of(survey, task, sha256, () -> Optional.of(wav)).orElseThrow();
         return route(survey, task).flatMap(route -> HeardSound.speed(survey.folded(), route).map(rpm -> SoundFindings.of(analysis,
                 survey.folded().machine().train(), route, turning(survey, task, Optional.of(rpm)), rpm, read(survey, task).isPresent())))
