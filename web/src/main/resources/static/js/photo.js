@@ -121,7 +121,8 @@ function bringIn(html, count) {
 
 function wrong(html) {
   const page = new DOMParser().parseFromString(html, "text/html");
-  const said = ["#wrong-photo", "#wrong-film", "#wrong-sound", "#wrong-task", "#wrong-stood", "#wrong-treated", "#wrong-caption", "#wrong-author", "#wrong-form", "main .lede", "main p"]
+  const said = ["#wrong-photo", "#wrong-film", "#wrong-sound", "#wrong-task", "#wrong-stood", "#wrong-treated",
+    "#wrong-caption", "#wrong-author", "#wrong-form", "main .lede", "main p"]
     .map((where) => page.querySelector(where)).find((found) => found);
   return said ? said.textContent : "That was not recorded.";
 }

@@ -15,7 +15,8 @@ import tallledger.core.drive.Route;
  *
  * <p>Runs of one route are not independent: half of f stays with the route. For a route with k failing and m passing runs and c
  * faulty elements on it L = f/2·[m = 0] + (1 − f/2)·(1 − q)^k·q^m with q = (1 − g)·(1 − s)^c and
- * 1 − g = (1 − f)/(1 − f/2); one run gives 1 − (1 − f)·(1 − s)^c. Failing runs beyond the second of a route that never passed add nothing.
+ * 1 − g = (1 − f)/(1 − f/2); one run gives 1 − (1 − f)·(1 − s)^c. Failing runs beyond the second of a route that never passed add
+ * nothing.
  */
 final class Posterior {
 

@@ -10,7 +10,8 @@ import tallledger.core.drive.Turning;
  * Something that strikes once a turn of a shaft (W 3.8): the envelope (means of |x| over 5 ms, its mean taken off) is like itself one turn
  * later: its normalised autocorrelation is at least 0.3 there, and 0.1 above what it is a quarter of a turn before and behind. Between
  * those it must be greatest at the turn itself, within 2 % or 2 ms (house): else something strikes at another pace, as a bad bearing does,
- * and that place counts as a neighbour. The same must hold of what is left without steady tones (house, {@link Strikes}), since tones that beat come round once a turn too.
+ * and that place counts as a neighbour. The same must hold of what is left without steady tones (house, {@link Strikes}), since tones
+ * that beat come round once a turn too.
  *
  * <p>A shaft that turns a whole number of times slower than one that knocks would show the same, and is not looked at. Faster than 25 turns
  * a second a turn has too few means to tell; slower than a third of the recording it comes round too seldom.

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import tallledger.core.drive.BeltTurn;
 import tallledger.core.drive.Turning;
 import tallledger.core.drive.UnknownMesh;
 import tallledger.core.reason.Reason;
@@ -174,6 +175,11 @@ public record SoundAnalysis(double seconds, Spectrum spectrum, ShortTime pieces,
     public static Reason between(UnknownMesh mesh, double rpm) {
         return Reason.of(SoundReason.MESH_BETWEEN, mesh.stage(), tenths(mesh.lowest()), tenths(mesh.highest()),
                 tenths(mesh.lowest() * rpm / A_MINUTE), tenths(mesh.highest() * rpm / A_MINUTE));
+    }
+
+    /** How often a belt comes round at most. */
+    public static Reason belt(BeltTurn belt, double rpm) {
+        return Reason.of(SoundReason.BELT, belt.stage(), tenths(belt.most() * rpm / A_MINUTE));
     }
 
     /** Level of each octave band that the recording reaches, by the middle of the band, Hz: dB over a full-scale sine. */

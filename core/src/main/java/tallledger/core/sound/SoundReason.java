@@ -37,6 +37,7 @@ public enum SoundReason implements ReasonCode {
     SPEED_NOT("sound.speed-not"),
     MESH_LIKELY("sound.mesh-likely", "stage"),
     MESH_BETWEEN("sound.mesh-between", "stage", "lowest", "highest", "lowestHertz", "highestHertz"),
+    BELT("sound.belt", "stage", "hertz"),
     EVEN("sound.even", "quietest", "quietestAt", "loudest", "loudestAt", "most"),
     UNEVEN("sound.uneven", "quietest", "quietestAt", "loudest", "loudestAt", "most");
 

@@ -172,7 +172,8 @@ final class ClaimsOfTheWhole {
     }
 
     /**
-     * "Quiet" needs a note of noise, or a recording, at every speed. No other such word is borne out by anything; what stops use contradicts it.
+     * "Quiet" needs a note of noise, or a recording, at every speed. No other such word is borne out by anything; what stops
+     * use contradicts it.
      */
     private static ClaimVerdict condition(Claim claim, Survey survey) {
         if (claim.value().toLowerCase(Locale.ROOT).contains("quiet")) {

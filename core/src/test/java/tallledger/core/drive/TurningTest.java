@@ -31,6 +31,15 @@ class TurningTest {
         assertThat(all.get(1).pair()).isEqualTo("18:71");
     }
 
+    /** Round 100 and 200 mm a belt is (100 + 200)·2.5708 = 771.2 mm at least; 628.3 go by in a turn of the larger: 0.8147. */
+    @Test
+    void aBeltComesRoundLessOftenThanItsPulleys() {
+        List<BeltTurn> belts = BeltTurn.of(TRAIN, TRAIN.routes().get(0));
+        assertThat(belts).extracting(BeltTurn::stage).containsExactly("belt");
+        assertThat(belts.get(0).most()).isEqualTo(0.8147 * 71 / 18, within(1e-3));
+        assertThat(BeltTurn.of(TRAIN, TRAIN.routes().get(1))).as("behind wheels nobody counted").isEmpty();
+    }
+
     /** Behind wheels nobody has counted nothing is known but what plates say. */
     @Test
     void whatIsNotKnownStopsIt() {

@@ -34,7 +34,6 @@ import tallledger.web.library.StoredSurvey;
 import tallledger.web.library.SurveyLibrary;
 import tallledger.web.runsheet.SheetPage;
 import tallledger.web.store.Attachments;
-import tallledger.web.store.StaleFormException;
 import tallledger.web.store.Submission;
 import tallledger.web.store.Unfinished;
 import tallledger.web.words.WebReason;
@@ -44,7 +43,6 @@ import tallledger.web.words.WebReason;
 class ClipController {
 
     private static final int LONGEST_CAPTION = 200;
-    private static final int TRIES = 5;
     /** Read at a time, bytes. */
     private static final int A_PART = 1_000_000;
 
@@ -84,17 +82,7 @@ class ClipController {
 
     /** It rests on nothing else in the record, as a photograph does not. */
     private Entry kept(long survey, ClipFile clip, Draft draft, Submission submission) {
-        Submission now = submission;
-        for (int tries = 1;; tries++) {
-            try {
-                return attachments.keep(survey, clip.film(), clip.file(), draft, now);
-            } catch (StaleFormException moved) {
-                if (tries == TRIES) {
-                    throw moved;
-                }
-                now = new Submission(submission.key(), moved.head());
-            }
-        }
+        return submission.afterOthers(now -> attachments.keep(survey, clip.film(), clip.file(), draft, now));
     }
 
     private Optional<Draft> entry(StoredSurvey survey, FormInput typed, ClipFile clip) {

@@ -32,7 +32,6 @@ import tallledger.web.library.SurveyLibrary;
 import tallledger.web.runsheet.SheetPage;
 import tallledger.web.store.AttachmentRow;
 import tallledger.web.store.Attachments;
-import tallledger.web.store.StaleFormException;
 import tallledger.web.store.Submission;
 import tallledger.web.words.WebReason;
 
@@ -41,7 +40,6 @@ import tallledger.web.words.WebReason;
 class PhotoController {
 
     private static final int LONGEST_CAPTION = 200;
-    private static final int TRIES = 5;
     private static final int HUNDRED = 100;
 
     private final SurveyLibrary library;
@@ -80,17 +78,7 @@ class PhotoController {
     /** A photograph rests on nothing else in the record: what was written meanwhile does not stand in its way. */
     private Entry kept(long survey, PhotoFile picture, Draft draft, Submission submission) {
         List<AttachmentRow> files = List.of(picture.whole(), picture.small());
-        Submission now = submission;
-        for (int tries = 1;; tries++) {
-            try {
-                return attachments.keep(survey, files, draft, now);
-            } catch (StaleFormException moved) {
-                if (tries == TRIES) {
-                    throw moved;
-                }
-                now = new Submission(submission.key(), moved.head());
-            }
-        }
+        return submission.afterOthers(now -> attachments.keep(survey, files, draft, now));
     }
 
     private Optional<Draft> entry(StoredSurvey survey, FormInput typed, PhotoFile picture) {

@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import tallledger.core.drive.BeltTurn;
 import tallledger.core.drive.UnknownMesh;
 import tallledger.core.reason.Reason;
 import tallledger.core.reason.Refused;
@@ -118,7 +119,8 @@ class SoundController {
                 (now, said, submission) -> page(now, 0, 0, false, said, submission, model),
                 entry -> "redirect:/surveys/" + id + (typed.isSent("step") ? "/run?step=" + URLEncoder.encode(typed.get("step"),
                         StandardCharsets.UTF_8) : "/sound?of=" + entry.sequence()),
-                (book, draft, submission) -> attachments.keep(book, List.of(row.orElseThrow()), draft, submission));
+                // A recording rests on nothing else in the record, as a photograph does not.
+                (book, draft, submission) -> submission.afterOthers(at -> attachments.keep(book, List.of(row.orElseThrow()), draft, at)));
     }
 
     private static byte[] bytes(Optional<MultipartFile> sent) {
@@ -199,6 +201,8 @@ class SoundController {
             List<UnknownMesh> meshes = SoundAnalyses.route(survey, recording.task())
                     .map(route -> UnknownMesh.of(survey.folded().machine().train(), route)).orElse(List.of());
             rpm.ifPresent(n -> meshes.forEach(m -> doubts.add(SoundAnalysis.between(m, n))));
+            SoundAnalyses.route(survey, recording.task()).ifPresent(route -> rpm.ifPresent(
+                    n -> BeltTurn.of(survey.folded().machine().train(), route).forEach(b -> doubts.add(SoundAnalysis.belt(b, n)))));
             // What proves nothing says nothing of the machine.
             return new SoundView(recording, unfit, doubts,
                     unfit.isEmpty() ? analysis.says(SoundAnalyses.read(survey, recording.task())) : List.of(),

@@ -2,6 +2,8 @@ package tallledger.web.store;
 
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
+import java.util.function.Function;
+import tallledger.core.ledger.Entry;
 import tallledger.core.reason.Refused;
 import tallledger.web.words.WebReason;
 
@@ -25,10 +27,30 @@ public record Submission(String key, int seen) {
     }
 
     private static final int DEVICE = 9;
+    private static final int TRIES = 5;
 
     /** What all keys begin with that one device made while it had no connection. */
     String device() {
         return key.substring(0, DEVICE);
+    }
+
+    /**
+     * Writes what rests on nothing else in the book, so that what others wrote meanwhile does not stand in its way.
+     *
+     * @throws StaleFormException where they write faster than that
+     */
+    public Entry afterOthers(Function<Submission, Entry> write) {
+        Submission now = this;
+        for (int tries = 1;; tries++) {
+            try {
+                return write.apply(now);
+            } catch (StaleFormException moved) {
+                if (tries == TRIES) {
+                    throw moved;
+                }
+                now = new Submission(key, moved.head());
+            }
+        }
     }
 
     public static Submission fresh(int seen) {
