@@ -251,7 +251,11 @@ class Without {
     document.querySelector("aside.margin").replaceWith(document.importNode(margin, true));
     if (beside) { document.querySelector("aside.margin .of-step").replaceWith(beside); }
     document.querySelectorAll("aside.margin input[name=step], #step .start input[name=step]").forEach((field) => { field.value = key; });
-    document.querySelectorAll("aside.margin select[name=task]").forEach((field) => { field.value = this.pack.soundAt(key); });
+    document.querySelectorAll("aside.margin select[name=task]").forEach((field) => {
+      field.value = this.pack.soundAt(key);
+      /* That is how it begins, and nothing half typed. */
+      Array.from(field.options).forEach((option) => { option.defaultSelected = option.selected; });
+    });
     document.querySelectorAll("input[name=submission]").forEach((field) => { field.value = deviceKey(); });
     document.querySelectorAll("input[name=seen]").forEach((field) => { field.value = String(this.seen()); });
     this.links().forEach((link) => {

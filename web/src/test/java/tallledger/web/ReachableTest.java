@@ -75,6 +75,7 @@ class ReachableTest {
                 "/house/backup", "/check",
                 "/surveys/3/handover", "/surveys/27/handover", "/surveys/27/run", "/surveys/3/paper/type", "/machines/1/away",
                 "/beside?s=20&s=21", "/surveys/3/desk", "/surveys/3/desk/film", "/surveys/3/desk/said", "/surveys/3/sound",
+                "/surveys/18/sound?of=48", "/surveys/18/sound?of=48&with=47&over=orders", "/surveys/18/entries?kind=SOUND",
                 "/surveys/3/letter",
                 "/surveys/20/shots",
                 "/surveys/20/slate/1", "/surveys/18/run?step=milled-roughness", "/surveys/3/movement", "/surveys/20/accuracy",
