@@ -92,7 +92,7 @@ final class SpectrumPlot {
                 }
             }
             sheet.line(i % 2 == 0 ? Pen.READ : Pen.DRAWN, points, false);
-            sheet.label(LEFT - 6, foot - 2, names.get(i), "end");
+            sheet.label(WIDTH - 14.0, foot - 8, names.get(i), "end");
         }
         return sheet.done(words.say("sound.waterfall", sounds.size(), BigDecimal.valueOf(DECIBELS_A_STEP)));
     }
