@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A belt of a route, and how often it comes round at most. Its length is in no description; it cannot be shorter than round pulleys that
- * touch, L = (d + D)·(1 + π/2), and one turn of a pulley takes π·d of it along (W 3.8: π·d·n/(60·L)).
+ * A belt of a route, and how often it comes round at most. Its length is in no description; it cannot be shorter than round pulleys
+ * that touch, L = (d + D)·(1 + π/2), and one turn of a pulley takes π·d of it along (W 3.8: π·d·n/(60·L)).
  *
  * <p>Worked: 100 mm on the motor drives 200 mm at 300 min⁻¹: L is 771 mm at least, π·200 of it a turn, so at most 0.815 turns for one of
  * the shaft.
