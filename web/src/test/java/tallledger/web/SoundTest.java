@@ -152,6 +152,10 @@ class SoundTest {
         assertThat(page.locator("#sound-here .sending")).containsText("is recorded");
         assertThat(page.locator("#reading")).hasValue("355");
         assertThat(now(survey).core().recordings()).extracting(Recording::task).containsExactly(at, route("2·in·high").key());
+        String reverse = route("3·in·high reverse").key();
+        page.navigate(app.url("/surveys/" + survey + "/run?step=" + reverse));
+        // Another way to the same speed, and not taken for the room.
+        assertThat(page.locator("#task")).hasValue(reverse);
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -4,6 +4,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import tallledger.core.drive.DriveTrain;
 import tallledger.core.drive.Route;
 import tallledger.core.family.Phase;
 import tallledger.core.family.Step;
@@ -32,7 +34,7 @@ public record SoundChoices(List<SpeedChoice> speeds, String at, List<Recording> 
         String at = at(survey, key);
         List<Recording> here = key.isEmpty() ? List.of()
                 : survey.core().recordings().stream().filter(r -> r.task().equals(at)).toList();
-        return new SoundChoices(speeds(survey), at, here, here.stream().collect(Collectors.toMap(Recording::entry,
+        return new SoundChoices(speeds(survey, at), at, here, here.stream().collect(Collectors.toMap(Recording::entry,
                 r -> words.recorded(r, survey.folded().machine().train()))));
     }
 
@@ -47,8 +49,15 @@ public record SoundChoices(List<SpeedChoice> speeds, String at, List<Recording> 
     }
 
     public static List<SpeedChoice> speeds(StoredSurvey survey) {
-        return survey.folded().table().counted().stream().flatMap(s -> s.routes().stream().limit(1))
-                .map(r -> new SpeedChoice(r.key(), survey.folded().machine().train().name(r))).toList();
+        return speeds(survey, "");
+    }
+
+    /** Each speed by its first way, and whatever other way is a step of the sheet or is open: in reverse it may sound otherwise. */
+    private static List<SpeedChoice> speeds(StoredSurvey survey, String at) {
+        DriveTrain train = survey.folded().machine().train();
+        Stream<Route> first = survey.folded().table().counted().stream().flatMap(s -> s.routes().stream().limit(1));
+        return Stream.of(first, survey.folded().steps().stream(), train.routeByKey(at).stream()).flatMap(routes -> routes).distinct()
+                .map(r -> new SpeedChoice(r.key(), train.name(r))).toList();
     }
 
     /** Its own speed; of the hot check, which runs at the fastest, that one; of all else the room's. */
